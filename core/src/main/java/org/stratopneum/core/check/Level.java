@@ -1,0 +1,13 @@
+package org.stratopneum.core.check;
+
+/** How much stands against a combination, mildest first. */
+public enum Level {
+    FINE,
+    WARNS,
+    WARNS_STRONGLY,
+    BLOCKS;
+
+    public boolean atLeast(Level other) {
+        return compareTo(other) >= 0;
+    }
+}

@@ -1,0 +1,129 @@
+package org.stratopneum.core.pressure;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.stratopneum.core.check.Level;
+import org.stratopneum.core.check.Verdict;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.Length;
+import org.stratopneum.core.quantity.Mass;
+
+/** What the limits have to say about the end of a chain. */
+final class LimitVerdicts {
+
+    /** Up to this drop at the ceiling a tire only feels soft (ratio; our judgement). */
+    private static final double SOFT_DROP = 0.18;
+
+    /** Beyond this drop at the ceiling the tire cannot carry the load (ratio; our judgement). */
+    private static final double MOST_DROP = 0.20;
+
+    private final List<Verdict> verdicts = new ArrayList<>();
+    private final WheelCase wheel;
+    private final PressureChain chain;
+    private final PressureLimits limits;
+    private final RimStrike strike;
+
+    private LimitVerdicts(WheelCase wheel, PressureChain chain, PressureLimits limits, RimStrike strike) {
+        this.wheel = wheel;
+        this.chain = chain;
+        this.limits = limits;
+        this.strike = strike;
+    }
+
+    static List<Verdict> of(WheelCase wheel, PressureChain chain, PressureLimits limits, RimStrike strike) {
+        LimitVerdicts found = new LimitVerdicts(wheel, chain, limits, strike);
+        found.charts();
+        found.ceiling();
+        found.floor();
+        found.rareGround();
+        return List.copyOf(found.verdicts);
+    }
+
+    private void charts() {
+        Length width = chain.section().inflatedWidth();
+        if (!ChartPressure.CHARTED_WIDTH_MM.contains(width.mm())) {
+            add(
+                    Level.WARNS,
+                    VerdictCode.BEYOND_CHARTS,
+                    width,
+                    Length.mm(ChartPressure.CHARTED_WIDTH_MM.minimum()),
+                    Length.mm(ChartPressure.CHARTED_WIDTH_MM.maximum()));
+        }
+        if (chain.wasHeldAtLeast()) {
+            add(Level.WARNS, VerdictCode.HELD_AT_LEAST, PressureChain.LEAST);
+        }
+    }
+
+    private void ceiling() {
+        GaugePressure ceiling = limits.ceiling();
+        if (ceiling == null || !(chain.pressure().isAbove(ceiling) || limits.cross())) {
+            return;
+        }
+        Length width = Remedy.widthThatFits(wheel, ceiling).orElse(null);
+        Mass load = Remedy.loadThatFits(wheel, ceiling).orElse(null);
+        if (chain.pressure().isAbove(ceiling)) {
+            double drop = chain.chart().dropAt(ceiling);
+            Level level = levelOf(drop);
+            String code = switch (level) {
+                case BLOCKS -> VerdictCode.CANNOT_CARRY;
+                case WARNS_STRONGLY -> VerdictCode.FAR_ABOVE_CEILING;
+                default -> VerdictCode.ABOVE_CEILING;
+            };
+            add(level, code, chain.pressure(), ceiling, drop, width, load);
+        }
+        if (limits.cross()) {
+            if (limits.strikeDecidesFloor()) {
+                add(
+                        Level.BLOCKS,
+                        VerdictCode.TOO_NARROW,
+                        limits.strikeFloor(),
+                        ceiling,
+                        wheel.ride().ground().decidingGround(),
+                        width,
+                        load);
+            } else {
+                add(Level.BLOCKS, VerdictCode.MINIMUM_ABOVE_CEILING, limits.tireMinimum(), ceiling);
+            }
+        }
+    }
+
+    private static Level levelOf(double drop) {
+        if (drop > MOST_DROP) {
+            return Level.BLOCKS;
+        }
+        return drop > SOFT_DROP ? Level.WARNS_STRONGLY : Level.WARNS;
+    }
+
+    private void floor() {
+        if (limits.cross() || !chain.pressure().isBelow(limits.floor())) {
+            return;
+        }
+        if (limits.strikeDecidesFloor()) {
+            add(
+                    Level.WARNS,
+                    VerdictCode.RAISED_TO_STRIKE_FLOOR,
+                    chain.pressure(),
+                    limits.strikeFloor(),
+                    wheel.ride().ground().decidingGround());
+        } else {
+            String code = wheel.setup().tireMinKpa() != null
+                    ? VerdictCode.RAISED_TO_PRINTED_MINIMUM
+                    : VerdictCode.RAISED_TO_USUAL_MINIMUM;
+            add(Level.WARNS, code, chain.pressure(), limits.tireMinimum());
+        }
+    }
+
+    private void rareGround() {
+        GaugePressure advised = limits.hold(chain.pressure());
+        for (Ground ground : wheel.ride().ground().rareHarderGrounds()) {
+            GaugePressure floor = strike.floorFor(ground.neededStrikeIndexCm());
+            if (floor.isAbove(advised)) {
+                add(Level.WARNS, VerdictCode.RARE_GROUND, ground, floor, advised);
+            }
+        }
+    }
+
+    private void add(Level level, String code, Object... details) {
+        verdicts.add(Verdict.of(level, code, details));
+    }
+}

@@ -1,0 +1,30 @@
+package org.stratopneum.core.pressure;
+
+import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.check.Range;
+
+/**
+ * Share of rider, gear, bike and middle luggage that stands on the front wheel.
+ *
+ * @param front share on the front wheel (ratio), within {@link #FRONT}
+ * @param cargo whether the bike is a cargo bike, whose tires get a higher minimum
+ */
+public record LoadShare(double front, boolean cargo) {
+
+    public static final Range FRONT = Range.closed(0.1, 0.9, "");
+
+    public LoadShare {
+        FRONT.problemOf("shareFront", front).ifPresent(problem -> {
+            throw new InvalidInputException(problem);
+        });
+    }
+
+    public static LoadShare of(Posture posture) {
+        return new LoadShare(posture.shareFront(), posture == Posture.CARGO);
+    }
+
+    /** A share found by weighing each wheel with the rider aboard. */
+    public static LoadShare weighed(double front) {
+        return new LoadShare(front, false);
+    }
+}

@@ -1,0 +1,31 @@
+package org.stratopneum.core.quantity;
+
+import javax.measure.MetricPrefix;
+import javax.measure.UnitConverter;
+import tech.units.indriya.unit.Units;
+
+/**
+ * A length at the scale of a tire.
+ *
+ * @param mm length (mm), 0 or more
+ */
+public record Length(double mm) {
+
+    private static final UnitConverter MM_TO_INCH =
+            MetricPrefix.MILLI(Units.METRE).getConverterTo(NonSiUnits.INCH);
+
+    public Length {
+        if (!(mm >= 0 && mm < Double.POSITIVE_INFINITY)) {
+            throw new IllegalArgumentException("length must be 0 mm or more, was " + mm + " mm");
+        }
+    }
+
+    public static Length mm(double mm) {
+        return new Length(mm);
+    }
+
+    /** @return length (in) */
+    public double inches() {
+        return MM_TO_INCH.convert(mm);
+    }
+}

@@ -1,0 +1,80 @@
+package org.stratopneum.core.pressure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Arrays;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.stratopneum.core.check.InvalidInputException;
+
+class GroundMixTest {
+
+    /** Handbook, step 6: a factor above 1 is for wide tires and fades in between 40 and 54 mm. */
+    @ParameterizedTest
+    @CsvSource({
+        "CROSS_COUNTRY, 28, 1.00",
+        "CROSS_COUNTRY, 40, 1.00",
+        "CROSS_COUNTRY, 47, 1.10",
+        "CROSS_COUNTRY, 54, 1.20",
+        "CROSS_COUNTRY, 75, 1.20",
+        "ROCK, 47, 1.20",
+        "FINE_GRAVEL, 28, 0.90",
+        "FINE_GRAVEL, 60, 0.90",
+        "SAND_SNOW, 60, 0.70"
+    })
+    void factorsAboveOneFadeInWithWidth(Ground ground, double widthMm, double factor) {
+        assertThat(ground.factorFor(widthMm)).isCloseTo(factor, within(1e-12));
+    }
+
+    @Test
+    void aMixedRideIsWeightedByDistance() {
+        GroundMix mix = new GroundMix(Map.of(Ground.FINE_GRAVEL, 0.75, Ground.CROSS_COUNTRY, 0.25));
+        assertThat(mix.factorFor(57)).isCloseTo(0.75 * 0.90 + 0.25 * 1.20, within(1e-12));
+    }
+
+    @Test
+    void wetCountsOnceAndNotOnMud() {
+        assertThat(GroundMix.only(Ground.FINE_GRAVEL).wetFactorFor(57)).isCloseTo(0.95, within(1e-12));
+        assertThat(GroundMix.only(Ground.MUD).wetFactorFor(57)).isCloseTo(1, within(1e-12));
+        GroundMix half = new GroundMix(Map.of(Ground.MUD, 0.5, Ground.FINE_GRAVEL, 0.5));
+        assertThat(half.wetFactorFor(57)).isCloseTo(0.975, within(1e-12));
+    }
+
+    @Test
+    void theHardestGroundWithATenthOfTheRideDecides() {
+        assertThat(new GroundMix(Map.of(Ground.FINE_GRAVEL, 0.9, Ground.ROCK, 0.1)).decidingGround())
+                .isEqualTo(Ground.ROCK);
+        GroundMix rare = new GroundMix(Map.of(Ground.FINE_GRAVEL, 0.91, Ground.ROCK, 0.09));
+        assertThat(rare.decidingGround()).isEqualTo(Ground.FINE_GRAVEL);
+        assertThat(rare.rareHarderGrounds()).containsExactly(Ground.ROCK);
+    }
+
+    @Test
+    void manySmallSharesStillDecideAFloor() {
+        GroundMix all = new GroundMix(Arrays.stream(Ground.values())
+                .collect(Collectors.toMap(Function.identity(), ground -> 1.0 / Ground.values().length)));
+        assertThat(all.decidingGround()).isEqualTo(Ground.BIKE_PARK);
+    }
+
+    @Test
+    void sharesMustBeTheWholeRide() {
+        assertThatCode(() -> new GroundMix(Map.of(Ground.MUD, 0.999))).doesNotThrowAnyException();
+        assertThatThrownBy(() -> new GroundMix(Map.of(Ground.MUD, 0.998)))
+                .isInstanceOfSatisfying(
+                        InvalidInputException.class,
+                        exception ->
+                                assertThat(exception.problems().get(0).code()).isEqualTo(GroundMix.NOT_THE_WHOLE_RIDE));
+        assertThatThrownBy(() -> new GroundMix(Map.of())).isInstanceOf(InvalidInputException.class);
+        assertThatThrownBy(() -> new GroundMix(Map.of(Ground.MUD, Double.NaN)))
+                .isInstanceOf(InvalidInputException.class);
+        assertThatThrownBy(() -> new GroundMix(Map.of(Ground.MUD, 1.5, Ground.ROCK, -0.5)))
+                .isInstanceOf(InvalidInputException.class);
+    }
+}
