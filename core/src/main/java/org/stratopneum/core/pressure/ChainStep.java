@@ -1,5 +1,6 @@
 package org.stratopneum.core.pressure;
 
+import java.util.List;
 import org.stratopneum.core.quantity.GaugePressure;
 
 /**
@@ -23,4 +24,19 @@ public record ChainStep(String code, Double factor, GaugePressure pressure) {
     public static final String RESULT_HELD = "result-held";
     public static final String RAISED_TO_FLOOR = "raised-to-floor";
     public static final String HELD_AT_CEILING = "held-at-ceiling";
+
+    /** All steps in the order in which they are taken; not every wheel takes every step. */
+    public static final List<String> ORDER = List.of(
+            BASE,
+            BASE_HELD,
+            DROP,
+            GROUND,
+            SETUP,
+            CASING,
+            WET,
+            PERSONAL,
+            FACTORS_HELD,
+            RESULT_HELD,
+            RAISED_TO_FLOOR,
+            HELD_AT_CEILING);
 }

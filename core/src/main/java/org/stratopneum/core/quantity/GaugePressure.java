@@ -14,6 +14,9 @@ public record GaugePressure(double kpa) implements Comparable<GaugePressure> {
     /** What a bicycle gauge can have shown (kPa); the upper end is ours, above any bicycle tire or charge chamber. */
     public static final Range READING_KPA = Range.closed(0, 2000, "kPa");
 
+    /** What a bicycle tire can have held (kPa); narrower, so that a reading typed in the wrong unit is noticed. */
+    public static final Range TIRE_KPA = Range.closed(0, 1200, "kPa");
+
     /** What the type itself holds (kPa): any finite pressure, so that a model may say how far beyond sense it went. */
     private static final Range KPA = Range.closed(0, 1e9, "kPa");
 

@@ -1,0 +1,155 @@
+# shellcheck shell=bash
+# Builds, starts and stops the application.
+
+APP=$STATE/application
+APP_LOG=$STATE/application.log
+APP_PID=$STATE/application.pid
+APP_PORT=$STATE/application.port
+BUILD_LOG=$STATE/build.log
+BUILT_FROM=$STATE/built-from
+SECONDS_TO_ANSWER=90
+
+# Heap and what lies beside it are capped: the whole process stays well under 512 MB.
+JAVA_LIMITS=(-Xmx256m -XX:MaxMetaspaceSize=160m -XX:ReservedCodeCacheSize=64m -XX:+UseSerialGC -XX:TieredStopAtLevel=4)
+
+sources_hash() {
+  (
+    cd "$ROOT"
+    find pom.xml core/pom.xml web/pom.xml web/package.json web/package-lock.json core/src/main web/src/main -type f -print0 |
+      sort -z | xargs -0 sha256sum
+    javac -version 2>&1
+  ) | sha256sum | cut -d' ' -f1
+}
+
+build_application() {
+  local hash
+  hash=$(sources_hash)
+  if [ -f "$BUILT_FROM" ] && [ "$(cat "$BUILT_FROM")" = "$hash" ] && [ -f "$APP/stratopneum.jar" ]; then
+    return
+  fi
+  with_progress "building (the first time takes some minutes)" "$BUILD_LOG" \
+    mvn -B -ntp -f "$ROOT/pom.xml" -DskipTests package ||
+    fail "the build failed; its log is $BUILD_LOG"
+  rm -rf "$APP"
+  java -Djarmode=tools -jar "$ROOT/web/target/stratopneum.jar" extract --destination "$APP" >>"$BUILD_LOG" 2>&1 </dev/null ||
+    fail "the build could not be unpacked; its log is $BUILD_LOG"
+  printf '%s' "$hash" >"$BUILT_FROM"
+}
+
+# Once for each build: remembers the loaded classes, which halves the time to the first page. Does without if it fails.
+train_application() {
+  [ ! -f "$APP/classes.jsa" ] && [ ! -f "$APP/untrained" ] || return 0
+  with_progress "preparing a quick start" "$STATE/training.log" \
+    java -XX:ArchiveClassesAtExit="$APP/classes.jsa" -Dspring.context.exit=onRefresh "${JAVA_LIMITS[@]}" \
+    -jar "$APP/stratopneum.jar" --spring.config.additional-location="file:$DB_CONFIG" || touch "$APP/untrained"
+}
+
+application_pid() {
+  local pid
+  pid=$(cat "$APP_PID" 2>/dev/null) || return 1
+  [ -n "$pid" ] && tr '\0' '\n' 2>/dev/null <"/proc/$pid/cmdline" | grep -qxF "$APP/stratopneum.jar" && printf '%s' "$pid"
+}
+
+application_running() { application_pid >/dev/null; }
+
+application_answers() {
+  local port=$1 line=''
+  {
+    exec 3<>"/dev/tcp/127.0.0.1/$port" || return 1
+    printf 'GET /actuator/health HTTP/1.1\r\nHost: 127.0.0.1:%s\r\nConnection: close\r\n\r\n' "$port" >&3
+    IFS= read -r -t 5 line <&3
+    exec 3<&- 3>&-
+  } 2>/dev/null
+  [[ $line == *" 200"* ]]
+}
+
+address() { printf 'http://127.0.0.1:%s/' "$1"; }
+
+already_running() {
+  local asked=$1 given=$2 demo=$3 running
+  running=$(cat "$APP_PORT")
+  if [ -n "$given" ] && [ "$asked" != "$running" ]; then
+    fail "already running at $(address "$running"); one folder runs one application. To move it: ./stratopneum stop && ./stratopneum start --port $asked"
+  fi
+  say "Already running at $(address "$running")"
+  if [ "$demo" = false ]; then
+    say "It keeps the way it was started; to change that, stop it first."
+  fi
+  if command -v javac >/dev/null && [ "$(cat "$BUILT_FROM" 2>/dev/null)" != "$(sources_hash)" ]; then
+    say "Its sources have changed since; ./stratopneum stop && ./stratopneum start takes them up."
+  fi
+}
+
+application_start() {
+  local port=$1 demo=$2 foreground=$3 command
+  command=(java "${JAVA_LIMITS[@]}")
+  [ ! -f "$APP/classes.jsa" ] || command+=(-XX:SharedArchiveFile="$APP/classes.jsa" -Xlog:disable -Xlog:all=error:stderr)
+  command+=(-jar "$APP/stratopneum.jar" --server.port="$port" --stratopneum.demo="$demo"
+    --spring.config.additional-location="file:$DB_CONFIG")
+  printf '%s' "$port" >"$APP_PORT"
+  if [ -n "$foreground" ]; then
+    say "Starting at $(address "$port"); Ctrl+C stops it (the database stays until ./stratopneum stop)."
+    printf '%s' "$$" >"$APP_PID"
+    exec "${command[@]}" 9>&-
+  fi
+  [ ! -f "$APP_LOG" ] || mv "$APP_LOG" "$APP_LOG.before"
+  setsid nohup "${command[@]}" >"$APP_LOG" 2>&1 </dev/null 9>&- &
+  printf '%s' "$!" >"$APP_PID"
+  wait_until_it_answers "$port"
+}
+
+wait_until_it_answers() {
+  local port=$1 half
+  printf '  starting '
+  for half in $(seq 1 $((SECONDS_TO_ANSWER * 4))); do
+    if application_answers "$port"; then
+      printf ' done\n'
+      say "Stratopneum is at $(address "$port")"
+      return
+    fi
+    if ((half > 8)) && ! application_running; then
+      printf ' failed\n'
+      tail -n 15 "$APP_LOG" >&2
+      fail "the application ended; its log is $APP_LOG"
+    fi
+    ((half % 8)) || printf '.'
+    sleep 0.25
+  done
+  printf '\n'
+  fail "no answer within $SECONDS_TO_ANSWER s; look at ./stratopneum logs, then ./stratopneum stop"
+}
+
+application_stop() {
+  local pid try
+  pid=$(application_pid) || {
+    rm -f "$APP_PID" "$APP_PORT"
+    say "The application is not running."
+    return 0
+  }
+  kill "$pid"
+  for try in $(seq 1 80); do
+    if ! application_running; then
+      rm -f "$APP_PID" "$APP_PORT"
+      step "application stopped after $((try / 4)) s"
+      return
+    fi
+    sleep 0.25
+  done
+  kill -9 "$pid"
+  rm -f "$APP_PID" "$APP_PORT"
+  step "application did not stop by itself and was ended"
+}
+
+application_status() {
+  if application_running; then
+    local port
+    port=$(cat "$APP_PORT")
+    if application_answers "$port"; then
+      say "Application: running at $(address "$port"), process $(application_pid)"
+    else
+      say "Application: process $(application_pid) does not answer at $(address "$port"); see ./stratopneum logs"
+    fi
+  else
+    say "Application: not running"
+  fi
+}

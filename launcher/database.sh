@@ -1,0 +1,173 @@
+# shellcheck shell=bash
+# A private PostgreSQL: loopback only, a port and passwords of its own. As root it runs through the postgres user.
+
+DB_CONFIG=$STATE/application.properties
+DB_LOG_NAME=postgresql.log
+
+runs_as_root() { [ "$(id -u)" = 0 ]; }
+
+as_postgres() {
+  if runs_as_root; then
+    (cd / && runuser -u postgres -- "$@")
+  else
+    "$@"
+  fi
+}
+
+# Where the data lies: inside the project where the database user can get there, else under /var/tmp.
+database_home() {
+  if runs_as_root && ! as_postgres test -x "$ROOT"; then
+    printf '/var/tmp/stratopneum-%s' "$(printf '%s' "$ROOT" | sha256sum | cut -c1-16)"
+  else
+    printf '%s/database' "$STATE"
+  fi
+}
+
+secret() { head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n'; }
+
+# Makes an empty folder that only the database user may enter; refuses one that somebody else has put there.
+database_folder() {
+  local home=$1 owner
+  owner=$(runs_as_root && echo postgres || id -un)
+  if [ -e "$home" ] || [ -L "$home" ]; then
+    [ -d "$home" ] && [ ! -L "$home" ] && [ "$(stat -c %U "$home")" = "$owner" ] ||
+      fail "$home exists and does not belong to $owner; move it away"
+  else
+    mkdir -m 0700 "$home"
+    runs_as_root && chown postgres: "$home"
+  fi
+  chmod 0700 "$home"
+}
+
+# Makes a cluster in $1 with two roles and one database, and writes the application's settings to $2.
+database_make() {
+  local home=$1 config=$2 port superuser owner_password app_password pwfile
+  port=$(free_port)
+  superuser=$(secret)
+  owner_password=$(secret)
+  app_password=$(secret)
+  database_folder "$home"
+  pwfile=$home/superuser
+  (umask 077 && printf '%s\n' "$superuser" >"$pwfile")
+  runs_as_root && chown postgres: "$pwfile"
+  as_postgres "$(postgres_bin)/initdb" -D "$home/data" -U postgres -A scram-sha-256 --pwfile="$pwfile" \
+    -E UTF8 --locale=C.UTF-8 >/dev/null || fail "the database could not be made in $home"
+  as_postgres tee -a "$home/data/postgresql.conf" >/dev/null <<CONF
+listen_addresses = '127.0.0.1'
+unix_socket_directories = ''
+port = $port
+max_connections = 40
+shared_buffers = 64MB
+timezone = 'UTC'
+CONF
+  database_up "$home"
+  PGPASSWORD=$superuser "$(postgres_bin)/psql" -q -h 127.0.0.1 -p "$port" -U postgres -v ON_ERROR_STOP=1 postgres <<SQL
+create role stratopneum_owner login password '$owner_password';
+create role stratopneum_app login password '$app_password';
+create database stratopneum owner stratopneum_owner;
+revoke all on database stratopneum from public;
+grant connect on database stratopneum to stratopneum_app;
+SQL
+  (
+    umask 077
+    cat >"$config" <<CONF
+spring.datasource.url=jdbc:postgresql://127.0.0.1:$port/stratopneum
+spring.datasource.username=stratopneum_app
+spring.datasource.password=$app_password
+spring.flyway.url=jdbc:postgresql://127.0.0.1:$port/stratopneum
+spring.flyway.user=stratopneum_owner
+spring.flyway.password=$owner_password
+CONF
+  )
+}
+
+database_port() { sed -n "s/^port = \([0-9]*\).*/\1/p" "$1/data/postgresql.conf" | tail -n 1; }
+
+# pg_ctl's word is late after a hard kill, so the server itself is asked.
+database_answers() {
+  [ -n "$(as_postgres sh -c "[ -f '$1/data/postgresql.conf' ] && echo yes")" ] &&
+    "$(postgres_bin)/pg_isready" -q -h 127.0.0.1 -p "$(database_port "$1")"
+}
+
+database_up() {
+  local home=$1
+  database_answers "$home" && return
+  as_postgres "$(postgres_bin)/pg_ctl" -D "$home/data" -l "$home/$DB_LOG_NAME" -w -t 60 -s start 9>&- >/dev/null 2>&1 ||
+    database_up_elsewhere "$home" ||
+    fail "the database did not start; its log is $home/$DB_LOG_NAME"
+}
+
+# Somebody may have taken the port since last time: choose another and tell the application.
+database_up_elsewhere() {
+  local home=$1 old new
+  old=$(database_port "$home")
+  port_is_free "$old" && return 1
+  new=$(free_port)
+  as_postgres sed -i "s/^port = $old\$/port = $new/" "$home/data/postgresql.conf"
+  [ ! -f "$DB_CONFIG" ] || sed -i "s#127.0.0.1:$old/#127.0.0.1:$new/#" "$DB_CONFIG"
+  as_postgres "$(postgres_bin)/pg_ctl" -D "$home/data" -l "$home/$DB_LOG_NAME" -w -t 60 -s start 9>&- >/dev/null 2>&1
+}
+
+database_start() {
+  local home
+  home=$(database_home)
+  if [ -d "$home/data" ] && [ -f "$DB_CONFIG" ]; then
+    database_folder "$home"
+    database_up "$home"
+    step "database runs on port $(database_port "$home")"
+    return
+  fi
+  # a half-made one from an interrupted first start holds nothing
+  [ ! -e "$home" ] || database_forget
+  step "making the database in $home"
+  database_make "$home" "$DB_CONFIG"
+}
+
+database_stop() {
+  local home
+  home=$(database_home)
+  [ -n "$(postgres_bin)" ] && [ -d "$home/data" ] || return 0
+  if database_answers "$home"; then
+    as_postgres "$(postgres_bin)/pg_ctl" -D "$home/data" -m fast -w -t 60 -s stop
+    step "database stopped"
+  fi
+}
+
+database_status() {
+  local home
+  home=$(database_home)
+  if [ ! -d "$home/data" ]; then
+    say "Database: none made yet"
+  elif [ -n "$(postgres_bin)" ] && database_answers "$home"; then
+    say "Database: running on 127.0.0.1:$(database_port "$home"), data in $home"
+  else
+    say "Database: stopped, data in $home"
+  fi
+}
+
+database_forget() {
+  local home
+  home=$(database_home)
+  database_stop
+  rm -rf "${home:?}" "$DB_CONFIG"
+}
+
+# For the tests: a throw-away database. `test-database start` prints the settings file, `stop FILE` removes all.
+test_database() {
+  local folder
+  case ${1-} in
+    start)
+      folder=$(mktemp -d /tmp/stratopneum-test.XXXXXX)
+      chmod 0711 "$folder"
+      database_make "$folder/database" "$folder/application.properties"
+      printf '%s\n' "$folder/application.properties"
+      ;;
+    stop)
+      folder=$(dirname "${2-}")
+      [[ $folder == /tmp/stratopneum-test.* ]] || fail "not a test database: '${2-}'"
+      as_postgres "$(postgres_bin)/pg_ctl" -D "$folder/database/data" -m immediate -w -s stop >/dev/null 2>&1 || true
+      rm -rf "$folder"
+      ;;
+    *) usage_error "test-database wants start or stop" ;;
+  esac
+}

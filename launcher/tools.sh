@@ -1,0 +1,98 @@
+# shellcheck shell=bash
+# What must be on the machine: a JDK, Maven, Node with npm, PostgreSQL's server, and a browser for the tests.
+
+NODE_HOME=$STATE/node
+LEAST_JAVA=17
+LEAST_NODE=20
+
+major_of() { printf '%s' "$1" | sed -E 's/^[^0-9]*([0-9]+).*/\1/'; }
+
+have_java() {
+  command -v javac >/dev/null && (($(major_of "$(javac -version 2>&1)") >= LEAST_JAVA))
+}
+
+have_maven() { command -v mvn >/dev/null; }
+
+have_node() {
+  [ -x "$NODE_HOME/bin/node" ] && PATH=$NODE_HOME/bin:$PATH
+  command -v npm >/dev/null && command -v node >/dev/null && (($(major_of "$(node --version)") >= LEAST_NODE))
+}
+
+have_npm() { command -v npm >/dev/null; }
+
+have_postgres() { [ -n "$(postgres_bin)" ]; }
+
+have_chromium() { [ -x /usr/bin/chromium ] && [ -x /usr/bin/chromedriver ]; }
+
+postgres_bin() {
+  local folder
+  for folder in $(printf '%s\n' /usr/lib/postgresql/*/bin | sort -t/ -k5 -Vr); do
+    if [ -x "$folder/initdb" ] && [ -x "$folder/psql" ]; then
+      printf '%s' "$folder"
+      return
+    fi
+  done
+}
+
+package_for() {
+  case $1 in
+    java) echo openjdk-17-jdk-headless ;;
+    maven) echo maven ;;
+    node) echo nodejs npm ;;
+    postgres) echo postgresql ;;
+    chromium) echo chromium chromium-driver ;;
+  esac
+}
+
+ensure_tools() {
+  local tool packages=()
+  for tool in "$@"; do
+    # an old Node is mended below, from npm
+    if [ "$tool" = node ] && have_npm; then
+      continue
+    fi
+    # shellcheck disable=SC2207
+    "have_$tool" || packages+=($(package_for "$tool"))
+  done
+  [ ${#packages[@]} -eq 0 ] || install_packages "${packages[@]}"
+  for tool in "$@"; do
+    if [ "$tool" = node ]; then
+      have_node || install_node
+    fi
+    "have_$tool" || fail "$tool is still missing after installing it; see $STATE/install.log"
+  done
+}
+
+install_packages() {
+  local become=()
+  if [ "$(id -u)" != 0 ]; then
+    become=(sudo -n)
+    if ! command -v sudo >/dev/null || ! sudo -n true 2>/dev/null; then
+      fail "missing: $*. Run this once, then start again:
+  sudo apt-get update && sudo apt-get install -y $*"
+    fi
+  fi
+  command -v apt-get >/dev/null || fail "missing: $*. Install them with your system's packages, then start again"
+  with_progress "asking Debian for its package lists" "$STATE/install.log" \
+    "${become[@]}" apt-get update || fail "the package lists could not be read; see $STATE/install.log"
+  with_progress "installing $*" "$STATE/install.log" \
+    "${become[@]}" env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends "$@" ||
+    fail "installing failed; see $STATE/install.log"
+}
+
+# Debian 12 has an older Node than the style builder wants; npm carries a newer one as a package.
+install_node() {
+  local arch
+  case $(uname -m) in
+    x86_64) arch=x64 ;;
+    aarch64) arch=arm64 ;;
+    *) fail "Node $LEAST_NODE or later is wanted and there is no ready one for $(uname -m); install it, then start again" ;;
+  esac
+  mkdir -p "$NODE_HOME"
+  with_progress "fetching a newer Node than Debian's" "$STATE/install.log" \
+    npm install --prefix "$NODE_HOME" --ignore-scripts --no-audit --no-fund "node-linux-$arch@^22" ||
+    fail "Node $LEAST_NODE or later is wanted; see $STATE/install.log"
+  mkdir -p "$NODE_HOME/bin"
+  ln -sf "../node_modules/node-linux-$arch/bin/node" "$NODE_HOME/bin/node"
+  have_node || true
+}

@@ -1,0 +1,214 @@
+package org.stratopneum.web.api;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
+import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.check.Problems;
+import org.stratopneum.core.check.Range;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Reads one JSON object field by field and gathers every fault, where binding to a class would stop at the first.
+ * Absent and null are the same. A fault gives a stand-in value; nothing is built from it, because {@link #build} and
+ * {@link #finish} come out empty where anything was wrong.
+ */
+final class JsonFields {
+
+    static final String UNKNOWN_FIELD = "unknown-field";
+    static final String UNKNOWN_VALUE = "unknown-value";
+
+    private final JsonNode node;
+    private final String path;
+    private final Problems problems;
+    private final Set<String> known = new HashSet<>();
+    private final List<JsonFields> children = new ArrayList<>();
+
+    private JsonFields(JsonNode node, String path, Problems problems) {
+        this.node = node;
+        this.path = path;
+        this.problems = problems;
+    }
+
+    static JsonFields root(JsonNode node) {
+        Problems problems = new Problems();
+        if (!node.isObject()) {
+            problems.add(Problem.of("$", Problem.WRONG_TYPE));
+            return new JsonFields(null, "", problems);
+        }
+        return new JsonFields(node, "", problems);
+    }
+
+    private String at(String field) {
+        return path.isEmpty() ? field : path + "." + field;
+    }
+
+    private Optional<JsonNode> present(String field) {
+        known.add(field);
+        if (node == null) {
+            return Optional.empty();
+        }
+        return Optional.ofNullable(node.get(field)).filter(value -> !value.isNull());
+    }
+
+    boolean has(String field) {
+        return present(field).isPresent();
+    }
+
+    /** Adds the fault "missing", unless the whole object is missing or faulty itself. */
+    void missing(String field) {
+        if (node != null) {
+            problems.add(Problem.of(at(field), Problem.MISSING));
+        }
+    }
+
+    void add(Problem problem) {
+        problems.add(problem.under(path));
+    }
+
+    /** A number that must be there. */
+    double number(String field, Range range) {
+        Double value = optionalNumber(field, range);
+        if (value == null) {
+            if (!has(field)) {
+                missing(field);
+            }
+            return Double.NaN;
+        }
+        return value;
+    }
+
+    double number(String field, Range range, double otherwise) {
+        Double value = optionalNumber(field, range);
+        return value == null ? otherwise : value;
+    }
+
+    Double optionalNumber(String field, Range range) {
+        JsonNode value = present(field).orElse(null);
+        if (value == null) {
+            return null;
+        }
+        if (!value.isNumber()) {
+            problems.add(Problem.of(at(field), Problem.WRONG_TYPE));
+            return null;
+        }
+        Optional<Problem> problem = range.problemOf(at(field), value.asDouble());
+        problem.ifPresent(problems::add);
+        return problem.isPresent() ? null : value.asDouble();
+    }
+
+    boolean flag(String field) {
+        JsonNode value = present(field).orElse(null);
+        if (value == null) {
+            return false;
+        }
+        if (!value.isBoolean()) {
+            problems.add(Problem.of(at(field), Problem.WRONG_TYPE));
+            return false;
+        }
+        return value.asBoolean();
+    }
+
+    <E extends Enum<E>> Optional<E> choice(String field, Class<E> type) {
+        JsonNode value = present(field).orElse(null);
+        if (value == null) {
+            return Optional.empty();
+        }
+        if (!value.isString()) {
+            problems.add(Problem.of(at(field), Problem.WRONG_TYPE));
+            return Optional.empty();
+        }
+        Optional<E> constant = Arrays.stream(type.getEnumConstants())
+                .filter(candidate -> candidate.name().equals(value.asString()))
+                .findFirst();
+        if (constant.isEmpty()) {
+            problems.add(Problem.of(at(field), UNKNOWN_VALUE));
+        }
+        return constant;
+    }
+
+    <E extends Enum<E>> Optional<E> requiredChoice(String field, Class<E> type) {
+        if (!has(field)) {
+            missing(field);
+        }
+        return choice(field, type);
+    }
+
+    /** An object that must be there; where it is not, its fields report nothing more. */
+    JsonFields object(String field) {
+        JsonNode value = present(field).orElse(null);
+        if (value == null) {
+            missing(field);
+        } else if (!value.isObject()) {
+            problems.add(Problem.of(at(field), Problem.WRONG_TYPE));
+            value = null;
+        }
+        return child(value, at(field));
+    }
+
+    /** The objects of a list that must be there. */
+    List<JsonFields> objects(String field) {
+        JsonNode value = present(field).orElse(null);
+        if (value == null) {
+            missing(field);
+            return List.of();
+        }
+        if (!value.isArray()) {
+            problems.add(Problem.of(at(field), Problem.WRONG_TYPE));
+            return List.of();
+        }
+        List<JsonFields> objects = new ArrayList<>();
+        for (int i = 0; i < value.size(); i++) {
+            String itemPath = at(field) + "[" + i + "]";
+            JsonNode item = value.get(i);
+            if (!item.isObject()) {
+                problems.add(Problem.of(itemPath, Problem.WRONG_TYPE));
+            }
+            objects.add(child(item.isObject() ? item : null, itemPath));
+        }
+        return objects;
+    }
+
+    private JsonFields child(JsonNode value, String childPath) {
+        JsonFields child = new JsonFields(value, childPath, problems);
+        children.add(child);
+        return child;
+    }
+
+    /** Builds from fields read before; faults found in building are put under this object. Empty where any was. */
+    <T> Optional<T> build(Supplier<T> supplier) {
+        if (node == null || (path.isEmpty() ? !problems.isEmpty() : problems.touches(path))) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(supplier.get());
+        } catch (InvalidInputException exception) {
+            exception.problems().forEach(this::add);
+            return Optional.empty();
+        }
+    }
+
+    /**
+     * Ends the reading of the whole input.
+     *
+     * @throws InvalidInputException with every fault, the fields that nobody asked for included
+     */
+    void finish() {
+        refuseUnknown();
+        problems.throwIfAny();
+    }
+
+    private void refuseUnknown() {
+        if (node != null) {
+            node.propertyNames().stream()
+                    .filter(name -> !known.contains(name))
+                    .forEach(name -> problems.add(Problem.of(at(name), UNKNOWN_FIELD)));
+        }
+        children.forEach(JsonFields::refuseUnknown);
+    }
+}

@@ -1,0 +1,113 @@
+package org.stratopneum.web.bikes;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.pressure.Ground;
+import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.logbook.LogDetail.PressureRead;
+import org.stratopneum.web.logbook.LogDetail.TireFitted;
+import org.stratopneum.web.logbook.LogKind;
+import org.stratopneum.web.logbook.Logbook;
+
+/** The rider's bikes as they stand now, computed from the log. */
+@Service
+public class Garage {
+
+    private final GarageMapper mapper;
+    private final Logbook logbook;
+
+    Garage(GarageMapper mapper, Logbook logbook) {
+        this.mapper = mapper;
+        this.logbook = logbook;
+    }
+
+    @Transactional(readOnly = true)
+    public List<BikeStanding> bikes() {
+        return assemble(mapper.standing(null, logbook.now()));
+    }
+
+    /** @throws NotThereException when this rider has no such bike */
+    @Transactional(readOnly = true)
+    public BikeStanding bike(UUID id) {
+        return assemble(mapper.standing(id, logbook.now())).stream().findFirst().orElseThrow(NotThereException::new);
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<UUID> usualGauge() {
+        return Optional.ofNullable(mapper.usualGauge());
+    }
+
+    private List<BikeStanding> assemble(List<StandingRow> rows) {
+        Map<UUID, List<StandingRow>> byBike = new LinkedHashMap<>();
+        rows.forEach(row ->
+                byBike.computeIfAbsent(row.bikeId(), id -> new ArrayList<>()).add(row));
+        List<GroundRow> grounds = rows.isEmpty() ? List.of() : mapper.grounds();
+        return byBike.values().stream().map(wheels -> bikeOf(wheels, grounds)).toList();
+    }
+
+    private BikeStanding bikeOf(List<StandingRow> rows, List<GroundRow> grounds) {
+        StandingRow bike = rows.get(0);
+        Map<WheelPosition, WheelStanding> wheels = new EnumMap<>(WheelPosition.class);
+        rows.stream().filter(row -> row.wheelId() != null).forEach(row -> wheels.put(row.position(), wheelOf(row)));
+        Map<Ground, Double> ride = new LinkedHashMap<>();
+        grounds.stream()
+                .filter(row -> row.bikeId().equals(bike.bikeId()))
+                .forEach(row -> ride.put(row.ground(), row.share()));
+        return new BikeStanding(
+                bike.bikeId(),
+                bike.bikeName(),
+                bike.posture(),
+                bike.shareFront(),
+                new BikeStanding.Masses(
+                        bike.bikeKg(),
+                        bike.gearKg(),
+                        bike.luggageFrontKg(),
+                        bike.luggageMiddleKg(),
+                        bike.luggageRearKg()),
+                bike.dropSchool(),
+                bike.wet(),
+                ride,
+                bike.wheelsetName(),
+                wheels.get(WheelPosition.REAR),
+                wheels.get(WheelPosition.FRONT));
+    }
+
+    private WheelStanding wheelOf(StandingRow row) {
+        return new WheelStanding(
+                row.wheelId(),
+                row.position(),
+                new WheelStanding.Rim(
+                        row.rimName(),
+                        row.rimInternalWidthMm(),
+                        row.bsdMm(),
+                        Boolean.TRUE.equals(row.hookless()),
+                        row.rimMaxKpa()),
+                row.tireId() == null ? Optional.empty() : Optional.of(tireOf(row)),
+                row.readingDetail() == null ? Optional.empty() : Optional.of(readingOf(row)));
+    }
+
+    private WheelStanding.Tire tireOf(StandingRow row) {
+        return new WheelStanding.Tire(
+                row.tireId(),
+                row.tireName(),
+                row.nominalWidthMm(),
+                row.measuringRimWidthMm(),
+                row.casing(),
+                row.tireMaxKpa(),
+                row.tireMinKpa(),
+                (TireFitted) logbook.detail(LogKind.TIRE_FITTED, row.fittedDetail()),
+                row.fittedSince());
+    }
+
+    private WheelStanding.Reading readingOf(StandingRow row) {
+        return new WheelStanding.Reading(
+                (PressureRead) logbook.detail(LogKind.PRESSURE_READ, row.readingDetail()), row.readAt());
+    }
+}

@@ -1,0 +1,93 @@
+package org.stratopneum.web.demo;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.rider.CurrentRider;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.RiderMapper;
+
+/**
+ * Loads the demo once, before the first request is answered, and at a start on a later day moves it forward so that it
+ * never ages.
+ */
+@Component
+@ConditionalOnProperty("stratopneum.demo")
+class DemoGarage implements SmartLifecycle {
+
+    private static final Logger LOG = LoggerFactory.getLogger(DemoGarage.class);
+
+    private static final double BODY_KG = 64;
+
+    private final RiderMapper riders;
+    private final DemoParts parts;
+    private final DemoMonth month;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+    private boolean running;
+
+    DemoGarage(RiderMapper riders, DemoParts parts, DemoMonth month, TransactionTemplate transaction, Clock clock) {
+        this.riders = riders;
+        this.parts = parts;
+        this.month = month;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    @Override
+    public void start() {
+        CurrentRider.runAs(
+                DemoConfiguration.DEMO_RIDER, () -> transaction.executeWithoutResult(status -> loadOrMove()));
+        running = true;
+    }
+
+    private void loadOrMove() {
+        Rider known = riders.self().orElse(null);
+        if (known == null) {
+            ZoneId zone = ZoneId.systemDefault();
+            LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
+            riders.insert(
+                    new Rider(
+                            DemoConfiguration.DEMO_RIDER.riderId(),
+                            "Ilse Varga-Lund",
+                            zone.getId(),
+                            PressureUnit.PSI,
+                            BODY_KG,
+                            today,
+                            0),
+                    clock.instant());
+            parts.load();
+            int entries = month.write(today, zone);
+            LOG.info("Demo garage loaded with {} log entries", entries);
+            return;
+        }
+        LocalDate today = LocalDate.ofInstant(clock.instant(), known.zoneId());
+        int moved = riders.moveDemoTo(known.id(), today);
+        if (moved > 0) {
+            LOG.info("Demo garage moved to {}: {} log entries", today, moved);
+        }
+    }
+
+    @Override
+    public void stop() {
+        running = false;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    /** Before the web server, which starts late. */
+    @Override
+    public int getPhase() {
+        return 0;
+    }
+}

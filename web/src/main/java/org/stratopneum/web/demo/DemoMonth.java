@@ -1,0 +1,202 @@
+package org.stratopneum.web.demo;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.stratopneum.core.air.CarriedPressure;
+import org.stratopneum.core.air.Surroundings;
+import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.logbook.LogDetail;
+import org.stratopneum.web.logbook.LogDetail.PressureRead;
+import org.stratopneum.web.logbook.LogEntry;
+import org.stratopneum.web.logbook.LogSource;
+import org.stratopneum.web.logbook.LogSubject;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.pressure.BikeAdvisor;
+import org.stratopneum.web.pressure.Told;
+import org.stratopneum.web.rider.Riders;
+
+/**
+ * A month of the demo rider's log: fittings, and readings that follow p(t) = p0 exp(-k t) at 20 C, carried to the
+ * workshop's temperature, rounded by the gauge and shaken by a seeded noise. One wheel leaks faster since a lever job.
+ */
+@Component
+class DemoMonth {
+
+    private static final long SEED = 20_622;
+
+    /** Share of the told pressure below which the rider pumps (ratio). */
+    private static final double PUMPS_BELOW = 0.93;
+
+    private static final double WORKSHOP_HEIGHT_M = 940;
+    private static final double GAUGE_NOISE_PSI = 0.25;
+    private static final UUID WORKSHOP = DemoWheel.id(101);
+    private static final UUID GAUGE = DemoWheel.id(201);
+    private static final int LEVER_JOB_DAYS_AGO = 12;
+
+    private static final List<DemoWheel> WHEELS = List.of(
+            new DemoWheel(1, 1, 1, 1, WheelPosition.REAR, SetupKind.TUBELESS, 96, 0.016),
+            new DemoWheel(1, 1, 2, 2, WheelPosition.FRONT, SetupKind.TUBELESS, 96, 0.014),
+            new DemoWheel(2, 2, 3, 3, WheelPosition.REAR, SetupKind.BUTYL_TUBE, 160, 0.007),
+            new DemoWheel(2, 2, 4, 4, WheelPosition.FRONT, SetupKind.BUTYL_TUBE, 160, 0.006),
+            new DemoWheel(3, 3, 5, 5, WheelPosition.REAR, SetupKind.TUBELESS, 61, 0.020),
+            new DemoWheel(3, 3, 6, 6, WheelPosition.FRONT, SetupKind.TUBELESS, 61, 0.018),
+            new DemoWheel(3, 4, 7, 7, WheelPosition.REAR, SetupKind.BUTYL_TUBE, 300, 0.008),
+            new DemoWheel(3, 4, 8, 8, WheelPosition.FRONT, SetupKind.BUTYL_TUBE, 300, 0.008));
+
+    /** The wheel that was opened with a lever, and what it has lost in a day since (ratio). */
+    private static final int LEVERED_WHEEL = 1;
+
+    private static final double LEVERED_LOSS = 0.052;
+
+    /** Days before today on which a bike's wheels were read, and whether they were pumped where needed. */
+    private static final Map<Integer, List<Integer>> VISITS = Map.of(
+            1, List.of(30, 27, 25, 22, 19, 16, 13, 12, 9, 7, 5, 1),
+            2, List.of(29, 22, 15, 8, 2),
+            3, List.of(28, 24, 20, 17, 13, 10, 6, 3));
+
+    private final Logbook logbook;
+    private final Garage garage;
+    private final BikeAdvisor advisor;
+    private final Riders riders;
+
+    DemoMonth(Logbook logbook, Garage garage, BikeAdvisor advisor, Riders riders) {
+        this.logbook = logbook;
+        this.garage = garage;
+        this.advisor = advisor;
+        this.riders = riders;
+    }
+
+    /** Writes the month that ends today; the number of entries. */
+    int write(LocalDate today, ZoneId zone) {
+        Writing writing = new Writing(today, zone, new Random(SEED));
+        writing.fittings();
+        Map<UUID, Told> told = garage.bikes().stream()
+                .collect(Collectors.toMap(
+                        BikeStanding::id,
+                        bike -> Told.of(
+                                advisor.adviseUsual(bike, riders.self().bodyKg())
+                                        .orElseThrow(),
+                                PressureUnit.PSI)));
+        WHEELS.stream()
+                .filter(wheel -> wheel.wheelset() <= 3)
+                .forEach(wheel ->
+                        writing.readings(wheel, told.get(wheel.bikeId()).pressure(wheel.position())));
+        return writing.entries;
+    }
+
+    private final class Writing {
+
+        private final LocalDate today;
+        private final ZoneId zone;
+        private final Random random;
+        private int entries;
+
+        Writing(LocalDate today, ZoneId zone, Random random) {
+            this.today = today;
+            this.zone = zone;
+            this.random = random;
+        }
+
+        void fittings() {
+            Set<Integer> mounted = new HashSet<>();
+            for (DemoWheel wheel : WHEELS) {
+                add(at(wheel.fittedDaysAgo(), 18, 0), fit(wheel), new LogDetail.TireFitted(wheel.setup(), false, null));
+                if (wheel.wheelset() <= 3 && mounted.add(wheel.wheelset())) {
+                    add(
+                            at(wheel.fittedDaysAgo(), 18, 30),
+                            LogSubject.wheelset(wheel.bikeId(), wheel.wheelsetId()),
+                            new LogDetail.WheelsetMounted());
+                }
+                if (wheel.wheel() == LEVERED_WHEEL) {
+                    add(at(LEVER_JOB_DAYS_AGO, 16, 0), fit(wheel), new LogDetail.TireRemoved());
+                    add(
+                            at(LEVER_JOB_DAYS_AGO, 16, 40),
+                            fit(wheel),
+                            new LogDetail.TireFitted(wheel.setup(), false, null));
+                }
+            }
+        }
+
+        private LogSubject fit(DemoWheel wheel) {
+            return LogSubject.wheel(wheel.bikeId(), wheel.wheelId(), wheel.tireId());
+        }
+
+        void readings(DemoWheel wheel, GaugePressure told) {
+            double psiAt20 = told.in(PressureUnit.PSI) * 0.97;
+            int before = 34;
+            List<Integer> visits = VISITS.get(wheel.bike());
+            for (int daysAgo : visits) {
+                double loss = wheel.wheel() == LEVERED_WHEEL && daysAgo < LEVER_JOB_DAYS_AGO
+                        ? LEVERED_LOSS
+                        : wheel.lossPerDay();
+                psiAt20 *= Math.exp(-loss * (before - daysAgo));
+                before = daysAgo;
+                boolean afterLeverJob = wheel.wheel() == LEVERED_WHEEL && daysAgo == LEVER_JOB_DAYS_AGO;
+                double celsius = Math.round(14 + 4 * random.nextDouble());
+                int minute = random.nextInt(30);
+                boolean last = daysAgo == visits.get(visits.size() - 1);
+                int hour = afterLeverJob ? 17 : 7;
+                if (!afterLeverJob) {
+                    read(wheel, at(daysAgo, hour, minute), inWorkshop(psiAt20, celsius), celsius, false, null);
+                }
+                if (afterLeverJob || !last && psiAt20 < PUMPS_BELOW * told.in(PressureUnit.PSI)) {
+                    read(wheel, at(daysAgo, hour, minute + 6), told.in(PressureUnit.PSI), celsius, true, told);
+                    psiAt20 = carried(told.in(PressureUnit.PSI), celsius, 20);
+                }
+            }
+        }
+
+        private double inWorkshop(double psiAt20, double celsius) {
+            double shaken = carried(psiAt20, 20, celsius) + GAUGE_NOISE_PSI * random.nextGaussian();
+            return Math.round(shaken * 2) / 2.0;
+        }
+
+        private double carried(double psi, double fromCelsius, double toCelsius) {
+            return CarriedPressure.carry(
+                            GaugePressure.psi(psi),
+                            Surroundings.of(fromCelsius, WORKSHOP_HEIGHT_M),
+                            Surroundings.of(toCelsius, WORKSHOP_HEIGHT_M))
+                    .in(PressureUnit.PSI);
+        }
+
+        private void read(DemoWheel wheel, Instant at, double psi, double celsius, boolean set, GaugePressure told) {
+            LogSubject subject = fit(wheel).readWith(GAUGE).at(WORKSHOP);
+            PressureRead read = new PressureRead(
+                    PressureUnit.PSI.toKpa(psi), PressureUnit.PSI, set, told == null ? null : told.kpa());
+            logbook.write(entry(at, subject, read).withTemperature(celsius));
+            entries++;
+        }
+
+        private void add(Instant at, LogSubject subject, LogDetail detail) {
+            logbook.write(entry(at, subject, detail));
+            entries++;
+        }
+
+        private LogEntry entry(Instant at, LogSubject subject, LogDetail detail) {
+            return LogEntry.of(new UUID(random.nextLong(), random.nextLong()), at, at, zone.getId(), subject, detail)
+                    .from(LogSource.DEMO);
+        }
+
+        private Instant at(int daysAgo, int hour, int minute) {
+            return today.minusDays(daysAgo)
+                    .atTime(LocalTime.of(hour, minute))
+                    .atZone(zone)
+                    .toInstant();
+        }
+    }
+}

@@ -1,0 +1,75 @@
+package org.stratopneum.web.drawing;
+
+import java.util.Locale;
+import org.stratopneum.core.tire.TireSection;
+import org.stratopneum.web.wording.Numbers;
+
+/**
+ * The section of a tire on its rim, one drawing unit to the millimetre, bead seats at y = 0 and the tread up. The arc is
+ * the computed one; the rim walls are drawn with or without hooks but stand for no particular rim.
+ *
+ * @param casing SVG path of the arc
+ * @param rim SVG path of the rim's profile
+ * @param left half of the drawing's width (mm)
+ * @param top height of the drawing above the bead seats (mm)
+ */
+public record SectionDrawing(
+        String casing,
+        String rim,
+        double left,
+        double top,
+        double radius,
+        double height,
+        double halfRim,
+        String widthText,
+        String heightText,
+        String rimText) {
+
+    private static final double WALL_MM = 2.5;
+    private static final double WALL_HEIGHT_MM = 6;
+    private static final double WELL_MM = 4;
+    private static final double HOOK_MM = 1.4;
+    private static final double ROOM_FOR_DIMENSIONS_MM = 22;
+
+    /** Depth of the drawing below the bead seats (mm). */
+    public static final double BELOW = 26;
+
+    public static SectionDrawing of(TireSection section, boolean hookless) {
+        double radius = section.inflatedWidth().mm() / 2;
+        double half = section.rimInternalWidthMm() / 2;
+        return new SectionDrawing(
+                path("M %.2f 0 A %.3f %.3f 0 1 1 %.2f 0", -half, radius, radius, half),
+                rimPath(half, hookless),
+                Math.max(radius, half + WALL_MM) + ROOM_FOR_DIMENSIONS_MM,
+                section.height().mm() + ROOM_FOR_DIMENSIONS_MM,
+                radius,
+                section.height().mm(),
+                half,
+                Numbers.fixed(section.inflatedWidth().mm(), 1),
+                Numbers.fixed(section.height().mm(), 1),
+                Numbers.upTo(section.rimInternalWidthMm(), 1));
+    }
+
+    private static String rimPath(double half, boolean hookless) {
+        double inner = hookless ? half : half - HOOK_MM;
+        double outer = half + WALL_MM;
+        String leftWall = path(
+                "M %.2f %.2f L %.2f %.2f L %.2f %.2f L %.2f 0",
+                -outer, WELL_MM + 4, -outer, -WALL_HEIGHT_MM, -inner, -WALL_HEIGHT_MM, -half);
+        String well = path(
+                " L %.2f 0 L %.2f %.2f L %.2f %.2f L %.2f 0",
+                -half * 0.62, -half * 0.5, WELL_MM, half * 0.5, WELL_MM, half * 0.62);
+        String rightWall = path(
+                " L %.2f 0 L %.2f %.2f L %.2f %.2f L %.2f %.2f",
+                half, inner, -WALL_HEIGHT_MM, outer, -WALL_HEIGHT_MM, outer, WELL_MM + 4);
+        return leftWall + well + rightWall + path(" L %.2f %.2f L %.2f %.2f Z", half * 0.45, 14.0, -half * 0.45, 14.0);
+    }
+
+    private static String path(String format, Object... numbers) {
+        return String.format(Locale.ROOT, format, numbers);
+    }
+
+    public String viewBox() {
+        return path("%.1f %.1f %.1f %.1f", -left, -top, 2 * left, top + BELOW);
+    }
+}

@@ -1,0 +1,24 @@
+package org.stratopneum.web.logbook;
+
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+
+/** Reads the log and appends to it; there is nothing here that changes an entry. */
+@Mapper
+public interface LogMapper {
+
+    /** Appends {@code entry}; 0 when its id, or what it supersedes, is taken already. */
+    int append(LogEntry entry, String detailJson);
+
+    Optional<LogRow> entry(UUID id);
+
+    /** The last words on entries, struck ones included, newest first, strictly before the key where one is given. */
+    List<LogRow> heads(UUID bikeId, Instant beforeTime, Long beforeSequence, int limit);
+
+    /** Those of {@code ids} that nothing supersedes. */
+    List<LogRow> headsAmong(Collection<UUID> ids);
+}

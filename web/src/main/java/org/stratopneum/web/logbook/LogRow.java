@@ -1,0 +1,40 @@
+package org.stratopneum.web.logbook;
+
+import java.time.Instant;
+import java.util.UUID;
+
+/** A row of the log as the database holds it, with the names that a reader wants beside the ids. */
+public record LogRow(
+        UUID id,
+        long sequence,
+        LogKind kind,
+        Instant happenedAt,
+        Instant writtenAt,
+        String zone,
+        UUID bikeId,
+        UUID wheelsetId,
+        UUID wheelId,
+        UUID tireId,
+        UUID gaugeId,
+        UUID placeId,
+        Double temperatureC,
+        String detail,
+        int detailVersion,
+        LogSource source,
+        UUID supersedes,
+        boolean struck,
+        String bikeName,
+        String wheelPosition,
+        String wheelsetName,
+        String tireName,
+        String gaugeName) {
+
+    LogSubject subject() {
+        return new LogSubject(bikeId, wheelsetId, wheelId, tireId, gaugeId, placeId);
+    }
+
+    /** Whether the moment was typed, and not simply that of writing. */
+    boolean hasOwnMoment() {
+        return !happenedAt.equals(writtenAt);
+    }
+}

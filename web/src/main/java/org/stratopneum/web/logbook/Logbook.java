@@ -1,0 +1,136 @@
+package org.stratopneum.web.logbook;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Collection;
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Writes to the log, strikes through and puts back, and reads it in pages. */
+@Service
+public class Logbook {
+
+    /** What came of writing an entry. */
+    public enum Written {
+        NEW,
+        REPEATED
+    }
+
+    private final LogMapper mapper;
+    private final LogDetailJson json;
+    private final Clock clock;
+
+    Logbook(LogMapper mapper, LogDetailJson json, Clock clock) {
+        this.mapper = mapper;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** Now, to the microsecond that the database keeps. */
+    public Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MICROS);
+    }
+
+    /**
+     * Writes an entry. The same entry again changes nothing.
+     *
+     * @throws LogConflictException when the id is taken by other content, or what it supersedes is superseded already
+     */
+    @Transactional
+    public Written write(LogEntry entry) {
+        if (mapper.append(entry, json.write(entry.detail())) == 1) {
+            return Written.NEW;
+        }
+        LogRow stored = mapper.entry(entry.id()).orElseThrow(() -> new LogConflictException(entry.id()));
+        if (!sameContent(entry, stored)) {
+            throw new LogConflictException(entry.id());
+        }
+        return Written.REPEATED;
+    }
+
+    /** Writes all of {@code entries} or none. */
+    @Transactional
+    public void writeAll(List<LogEntry> entries) {
+        entries.forEach(this::write);
+    }
+
+    /**
+     * Strikes through those of {@code ids} that are still the last word and not struck; the others are left alone.
+     *
+     * @return ids of the entries that strike
+     */
+    @Transactional
+    public List<UUID> strike(Collection<UUID> ids) {
+        return supersede(ids, true);
+    }
+
+    /**
+     * Puts back those of {@code ids} that are struck and still the last word.
+     *
+     * @return ids of the entries that stand in their place
+     */
+    @Transactional
+    public List<UUID> putBack(Collection<UUID> ids) {
+        return supersede(ids, false);
+    }
+
+    private List<UUID> supersede(Collection<UUID> ids, boolean strike) {
+        List<LogEntry> successors = heads(ids).stream()
+                .filter(row -> row.struck() != strike)
+                .map(row -> successorOf(row, strike))
+                .toList();
+        writeAll(successors);
+        return successors.stream().map(LogEntry::id).toList();
+    }
+
+    private LogEntry successorOf(LogRow row, boolean struck) {
+        return new LogEntry(
+                UUID.randomUUID(),
+                row.happenedAt(),
+                now(),
+                row.zone(),
+                row.subject(),
+                row.temperatureC(),
+                json.read(row),
+                LogSource.TYPED,
+                row.id(),
+                struck);
+    }
+
+    /** Those of {@code ids} that are still the last word. */
+    @Transactional(readOnly = true)
+    public List<LogRow> heads(Collection<UUID> ids) {
+        return ids.isEmpty() ? List.of() : mapper.headsAmong(ids);
+    }
+
+    /** A page of the log, newest first. */
+    @Transactional(readOnly = true)
+    public LogPage page(UUID bikeId, LogPage.Key before, int size) {
+        List<LogRow> rows = mapper.heads(
+                bikeId, before == null ? null : before.time(), before == null ? null : before.sequence(), size + 1);
+        return LogPage.of(rows, size);
+    }
+
+    public LogDetail detailOf(LogRow row) {
+        return json.read(row);
+    }
+
+    /** The detail of kind {@code kind} from the database's text. */
+    public LogDetail detail(LogKind kind, String text) {
+        return json.read(kind, text);
+    }
+
+    private boolean sameContent(LogEntry entry, LogRow stored) {
+        boolean momentMatters = stored.hasOwnMoment() || !entry.happenedAt().equals(entry.writtenAt());
+        return json.same(entry.detail(), stored)
+                && entry.subject().equals(stored.subject())
+                && Objects.equals(entry.temperatureC(), stored.temperatureC())
+                && Objects.equals(entry.supersedes(), stored.supersedes())
+                && entry.struck() == stored.struck()
+                && (!momentMatters || entry.happenedAt().equals(stored.happenedAt()));
+    }
+}

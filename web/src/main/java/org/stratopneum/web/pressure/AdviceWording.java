@@ -1,0 +1,191 @@
+package org.stratopneum.web.pressure;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+import org.stratopneum.core.pressure.BikeAdvice;
+import org.stratopneum.core.pressure.ChainStep;
+import org.stratopneum.core.pressure.PressureLimits;
+import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.pressure.WheelAdvice;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.drawing.PressureScale;
+import org.stratopneum.web.drawing.SectionDrawing;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.Numbers;
+import org.stratopneum.web.wording.PressureText;
+import org.stratopneum.web.wording.VerdictWording;
+import org.stratopneum.web.wording.Wording;
+
+/** Puts the core's advice for a bike into the words and drawings of the page. */
+@Component
+class AdviceWording {
+
+    /** Step at which the strike index is shown on both sides of what is told (psi). */
+    private static final double STRIKE_STEP_PSI = 2;
+
+    private final Wording wording;
+    private final VerdictWording verdicts;
+
+    AdviceWording(Wording wording, VerdictWording verdicts) {
+        this.wording = wording;
+        this.verdicts = verdicts;
+    }
+
+    /** How the rider wants it: unit and zone, and the moment that ages are counted from. */
+    record Reader(PressureUnit unit, ZoneId zone, Instant now) {}
+
+    AdviceView view(BikeStanding bike, BikeAdvice advice, RideForm.Ride ride, Reader reader) {
+        Told told = Told.of(advice, reader.unit());
+        return new AdviceView(
+                panel(bike.rear(), advice.rear(), told, reader),
+                panel(bike.front(), advice.front(), told, reader),
+                steps(advice, told, reader.unit()),
+                Numbers.upTo(ride.mass().total().kg(), 1),
+                wording.of("ground", ride.ground().decidingGround()));
+    }
+
+    private WheelPanel panel(WheelStanding wheel, WheelAdvice advice, Told told, Reader reader) {
+        PressureUnit unit = reader.unit();
+        GaugePressure pressure = told.pressure(wheel.position());
+        PressureWindow window = advice.window();
+        GaugePressure read =
+                wheel.lastReading().map(reading -> reading.read().pressure()).orElse(null);
+        PressureUnit beside = PressureText.beside(unit);
+        return new WheelPanel(
+                wheel.position(),
+                wheel.tire().orElseThrow().name(),
+                wheel.size(),
+                PressureText.number(told.at(wheel.position()), unit),
+                PressureText.name(unit),
+                PressureText.text(pressure, beside),
+                advice.blocked(),
+                window == null
+                        ? null
+                        : wording.text(
+                                "window.range",
+                                PressureText.number(window.low(), unit),
+                                PressureText.text(window.high(), unit)),
+                wheel.lastReading()
+                        .map(reading -> reading(reading, window, reader))
+                        .orElse(null),
+                Numbers.fixed(advice.wheel().load().kg(), 1),
+                floor(advice, unit),
+                ceiling(advice, unit),
+                strikes(advice, pressure, unit),
+                advice.verdicts().stream()
+                        .map(verdict -> new WheelPanel.Said(
+                                verdict.level(), verdicts.message(verdict, unit), verdicts.fix(verdict, unit)))
+                        .toList(),
+                PressureScale.of(told.at(wheel.position()), window, advice.limits(), read, unit),
+                SectionDrawing.of(advice.section(), wheel.rim().hookless()));
+    }
+
+    private WheelPanel.LastReading reading(WheelStanding.Reading reading, PressureWindow window, Reader reader) {
+        GaugePressure pressure = reading.read().pressure();
+        Optional<PressureWindow.Side> side = Optional.ofNullable(window).map(found -> found.sideOf(pressure));
+        return new WheelPanel.LastReading(
+                PressureText.text(pressure, reader.unit()),
+                Age.of(reading.at(), reader.now(), reader.zone(), wording),
+                side.map(found -> wording.of("side", found)).orElse(""),
+                side.map(found -> found.name().toLowerCase(Locale.ROOT)).orElse("none"));
+    }
+
+    private String floor(WheelAdvice advice, PressureUnit unit) {
+        PressureLimits limits = advice.limits();
+        if (limits.floor().kpa() == 0) {
+            return wording.text("limit.floor.none");
+        }
+        String reason = limits.strikeDecidesFloor()
+                ? "strike"
+                : advice.wheel().setup().tireMinKpa() != null ? "printed" : "usual";
+        return wording.text("limit.floor." + reason, PressureText.text(limits.floor(), unit));
+    }
+
+    private String ceiling(WheelAdvice advice, PressureUnit unit) {
+        GaugePressure ceiling = advice.limits().ceiling();
+        if (ceiling == null) {
+            return wording.text("limit.ceiling.none");
+        }
+        Double tire = advice.wheel().setup().tireMaxKpa();
+        Double rim = advice.wheel().setup().rimMaxKpa();
+        String reason;
+        if (tire != null && tire == ceiling.kpa()) {
+            reason = "tire";
+        } else {
+            reason = rim != null && rim == ceiling.kpa() ? "rim" : "hookless";
+        }
+        return wording.text("limit.ceiling." + reason, PressureText.text(ceiling, unit));
+    }
+
+    private List<WheelPanel.Strike> strikes(WheelAdvice advice, GaugePressure told, PressureUnit unit) {
+        List<WheelPanel.Strike> strikes = new ArrayList<>();
+        for (int side = -1; side <= 1; side++) {
+            double psi = told.in(PressureUnit.PSI) + side * STRIKE_STEP_PSI;
+            if (psi > 0) {
+                GaugePressure pressure = GaugePressure.psi(psi);
+                strikes.add(new WheelPanel.Strike(
+                        PressureText.text(pressure, unit),
+                        Numbers.fixed(advice.strikeIndexCm(pressure), 1),
+                        side == 0));
+            }
+        }
+        return strikes;
+    }
+
+    private List<StepRow> steps(BikeAdvice advice, Told told, PressureUnit unit) {
+        Set<String> codes = new LinkedHashSet<>();
+        // in the order of the chain, whichever wheel has the step
+        for (String code : ChainStep.ORDER) {
+            if (find(advice.rear(), code).isPresent()
+                    || find(advice.front(), code).isPresent()) {
+                codes.add(code);
+            }
+        }
+        List<StepRow> rows = new ArrayList<>();
+        codes.stream()
+                .map(code -> {
+                    Optional<ChainStep> rear = find(advice.rear(), code);
+                    Optional<ChainStep> front = find(advice.front(), code);
+                    return new StepRow(
+                            wording.text("step." + code),
+                            wording.text("step." + code + ".why"),
+                            factor(rear),
+                            pressure(rear, unit),
+                            factor(front),
+                            pressure(front, unit));
+                })
+                .forEach(rows::add);
+        rows.add(new StepRow(
+                wording.text("step.told"),
+                wording.text("step.told.why", Numbers.upTo(unit.resolution(), 2), PressureText.name(unit)),
+                "",
+                PressureText.number(told.rear(), unit),
+                "",
+                PressureText.number(told.front(), unit)));
+        return rows;
+    }
+
+    private static Optional<ChainStep> find(WheelAdvice advice, String code) {
+        return advice.steps().stream().filter(step -> step.code().equals(code)).findFirst();
+    }
+
+    private static String factor(Optional<ChainStep> step) {
+        return step.map(ChainStep::factor)
+                .map(factor -> "× " + Numbers.fixed(factor, 3))
+                .orElse("");
+    }
+
+    private static String pressure(Optional<ChainStep> step, PressureUnit unit) {
+        return step.map(found -> PressureText.number(found.pressure(), unit)).orElse("");
+    }
+}

@@ -1,0 +1,108 @@
+package org.stratopneum.web.pressure;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
+import org.stratopneum.core.check.Problems;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.logbook.Logbook;
+
+/** What to set on a bike, and writing down what its gauge showed. */
+@Controller
+class PressureController {
+
+    private static final String PAGE = "pressure/pressure";
+
+    private final PressureDesk desk;
+    private final ReadingWriter writer;
+    private final Logbook logbook;
+
+    PressureController(PressureDesk desk, ReadingWriter writer, Logbook logbook) {
+        this.desk = desk;
+        this.writer = writer;
+        this.logbook = logbook;
+    }
+
+    @GetMapping("/bikes/{id}/pressure")
+    String pressure(
+            @PathVariable UUID id,
+            @RequestParam Map<String, String> parameters,
+            @RequestParam(required = false) List<UUID> written,
+            @RequestParam(required = false) List<UUID> struck,
+            Model model) {
+        PressureDesk.Ask ask = desk.ask(id, parameters);
+        model.addAttribute("page", desk.page(ask, desk.emptyReading(ask), desk.outcome(ask, written, struck), null));
+        return PAGE;
+    }
+
+    /** Only the part that changes with load, ground and drop. */
+    @GetMapping("/bikes/{id}/pressure/advice")
+    String advice(@PathVariable UUID id, @RequestParam Map<String, String> parameters, Model model) {
+        PressureDesk.Ask ask = desk.ask(id, parameters);
+        model.addAttribute("page", desk.page(ask, desk.emptyReading(ask), null, null));
+        return "pressure/advice :: live";
+    }
+
+    @PostMapping("/bikes/{id}/readings")
+    String write(
+            @PathVariable UUID id,
+            @RequestParam Map<String, String> parameters,
+            HttpServletResponse response,
+            Model model) {
+        PressureDesk.Ask ask = desk.ask(id, parameters);
+        ReadingForm form = ReadingForm.typed(parameters);
+        Problems problems = new Problems();
+        Optional<ReadingForm.Readings> readings =
+                form.readings(problems, ask.rider().zoneId(), logbook.now());
+        if (readings.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("page", desk.page(ask.with(problems), form, null, null));
+            return PAGE;
+        }
+        return written(ask, writer.write(ask.bike(), form, readings.get(), ask.told()));
+    }
+
+    @PostMapping("/bikes/{id}/as-told")
+    String setAsTold(
+            @PathVariable UUID id,
+            @RequestParam Map<String, String> parameters,
+            @RequestParam UUID rearEntry,
+            @RequestParam UUID frontEntry,
+            @RequestParam String toldRear,
+            @RequestParam String toldFront,
+            HttpServletResponse response,
+            Model model) {
+        PressureDesk.Ask ask = desk.ask(id, parameters);
+        if (!desk.stillTold(ask, toldRear, toldFront)) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            model.addAttribute("page", desk.page(ask, desk.emptyReading(ask), null, "pressure.told-changed"));
+            return PAGE;
+        }
+        Map<WheelPosition, UUID> ids = new EnumMap<>(WheelPosition.class);
+        ids.put(WheelPosition.REAR, rearEntry);
+        ids.put(WheelPosition.FRONT, frontEntry);
+        return written(ask, writer.writeAsTold(ask.bike(), ask.told().orElseThrow(), ids));
+    }
+
+    /** Back to the page by a redirect, with the ride as it was and the way to undo. */
+    private static String written(PressureDesk.Ask ask, List<UUID> ids) {
+        UriComponentsBuilder address = UriComponentsBuilder.fromPath("/bikes/{id}/pressure");
+        ask.form().parameters().forEach((field, text) -> address.queryParam(field, "{" + field + "}"));
+        address.queryParam("written", ids.toArray());
+        Map<String, Object> values = new HashMap<>(ask.form().parameters());
+        values.put("id", ask.bike().id());
+        return "redirect:" + address.encode().buildAndExpand(values).toUriString();
+    }
+}

@@ -1,0 +1,135 @@
+package org.stratopneum.web.pressure;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.check.Problems;
+import org.stratopneum.core.pressure.BikeAdvice;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.logbook.LogRow;
+import org.stratopneum.web.logbook.LogWording;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.wording.PressureText;
+import org.stratopneum.web.wording.ProblemWording;
+
+/** Gathers what the pressure page shows. */
+@Service
+class PressureDesk {
+
+    private final Garage garage;
+    private final Riders riders;
+    private final BikeAdvisor advisor;
+    private final AdviceWording adviceWording;
+    private final ProblemWording problemWording;
+    private final Logbook logbook;
+    private final LogWording logWording;
+
+    PressureDesk(
+            Garage garage,
+            Riders riders,
+            BikeAdvisor advisor,
+            AdviceWording adviceWording,
+            ProblemWording problemWording,
+            Logbook logbook,
+            LogWording logWording) {
+        this.garage = garage;
+        this.riders = riders;
+        this.advisor = advisor;
+        this.adviceWording = adviceWording;
+        this.problemWording = problemWording;
+        this.logbook = logbook;
+        this.logWording = logWording;
+    }
+
+    /**
+     * A question about one bike: its ride as typed, and what the core says to it.
+     *
+     * @param ride the ride, or null while it is faulty
+     * @param advice the core's advice, or null while it cannot be told
+     */
+    record Ask(
+            Rider rider,
+            BikeStanding bike,
+            RideForm form,
+            RideForm.Ride ride,
+            BikeAdvice advice,
+            List<Problem> problems) {
+
+        Optional<Told> told() {
+            return Optional.ofNullable(advice).map(found -> Told.of(found, rider.pressureUnit()));
+        }
+
+        Ask with(Problems more) {
+            List<Problem> all = new ArrayList<>(problems);
+            all.addAll(more.list());
+            return new Ask(rider, bike, form, ride, advice, all);
+        }
+    }
+
+    @Transactional(readOnly = true)
+    Ask ask(UUID bikeId, Map<String, String> parameters) {
+        Rider rider = riders.self();
+        BikeStanding bike = garage.bike(bikeId);
+        RideForm form = RideForm.of(bike, rider.bodyKg(), parameters);
+        Problems problems = new Problems();
+        RideForm.Ride ride = form.ride(problems).orElse(null);
+        BikeAdvice advice = ride == null ? null : advisor.advise(bike, ride).orElse(null);
+        return new Ask(rider, bike, form, ride, advice, problems.list());
+    }
+
+    ReadingForm emptyReading(Ask ask) {
+        return ReadingForm.empty(ask.rider().pressureUnit());
+    }
+
+    PressurePage page(Ask ask, ReadingForm reading, PressurePage.Outcome outcome, String notice) {
+        var reader =
+                new AdviceWording.Reader(ask.rider().pressureUnit(), ask.rider().zoneId(), logbook.now());
+        AdviceView advice =
+                ask.advice() == null ? null : adviceWording.view(ask.bike(), ask.advice(), ask.ride(), reader);
+        return new PressurePage(
+                ask.bike(), ask.form(), reading, errors(ask), advice, PressurePage.Ids.fresh(), outcome, notice);
+    }
+
+    private Map<String, String> errors(Ask ask) {
+        Map<String, String> errors = new LinkedHashMap<>();
+        ask.problems().forEach(problem -> errors.putIfAbsent(problem.field(), problemWording.message(problem)));
+        return errors;
+    }
+
+    /** Whether what the rider saw is still what is told, and may be set. */
+    boolean stillTold(Ask ask, String rear, String front) {
+        return ask.told()
+                .filter(told -> !ask.advice().blocked())
+                .filter(told -> PressureText.number(told.rear(), told.unit()).equals(rear))
+                .filter(told -> PressureText.number(told.front(), told.unit()).equals(front))
+                .isPresent();
+    }
+
+    /** What was just done to the log, as far as it still stands; null when there is nothing to say. */
+    @Transactional(readOnly = true)
+    PressurePage.Outcome outcome(Ask ask, List<UUID> written, List<UUID> struck) {
+        boolean wasStruck = struck != null && !struck.isEmpty();
+        List<UUID> ids = wasStruck ? struck : written;
+        List<LogRow> rows = logbook.heads(ids == null ? List.of() : ids).stream()
+                .filter(row -> row.struck() == wasStruck)
+                .toList();
+        if (rows.isEmpty()) {
+            return null;
+        }
+        List<String> lines = rows.stream()
+                .map(row -> logWording.line(row, ask.rider().zoneId()))
+                .map(line -> line.where() + " " + line.what())
+                .toList();
+        return new PressurePage.Outcome(
+                wasStruck, lines, rows.stream().map(LogRow::id).toList());
+    }
+}

@@ -1,0 +1,123 @@
+package org.stratopneum.web.pressure;
+
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.check.Problems;
+import org.stratopneum.core.check.Range;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.quantity.Temperature;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.wording.PressureText;
+
+/** What the gauge showed, as typed: rear, front or both, in one unit. */
+final class ReadingForm {
+
+    /** Longest that a clock may run ahead of ours before a moment counts as the future (s). */
+    private static final long CLOCK_SKEW_S = 300;
+
+    private static final Instant EARLIEST = Instant.parse("1990-01-01T00:00:00Z");
+
+    private final Map<String, String> typed;
+
+    private ReadingForm(Map<String, String> typed) {
+        this.typed = typed;
+    }
+
+    /**
+     * What was read.
+     *
+     * @param gaugeKpa by wheel (kPa gauge); a wheel that was not read is absent
+     * @param at when it was read, or null for now
+     */
+    record Readings(
+            Map<WheelPosition, Double> gaugeKpa,
+            PressureUnit unit,
+            boolean afterInflation,
+            Instant at,
+            Double temperatureC) {}
+
+    /** An empty form with fresh ids, so that sending it twice writes once. */
+    static ReadingForm empty(PressureUnit unit) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("unit", unit.name());
+        fields.put("state", "FOUND");
+        fields.put("rearEntry", UUID.randomUUID().toString());
+        fields.put("frontEntry", UUID.randomUUID().toString());
+        return new ReadingForm(fields);
+    }
+
+    static ReadingForm typed(Map<String, String> parameters) {
+        return new ReadingForm(new LinkedHashMap<>(parameters));
+    }
+
+    public String text(String field) {
+        return typed.getOrDefault(field, "");
+    }
+
+    /** The id under which the reading of {@code position} is written; a new one where the form's is unreadable. */
+    UUID entryId(WheelPosition position) {
+        try {
+            return UUID.fromString(text(position == WheelPosition.REAR ? "rearEntry" : "frontEntry"));
+        } catch (IllegalArgumentException exception) {
+            return UUID.randomUUID();
+        }
+    }
+
+    Optional<Readings> readings(Problems problems, ZoneId zone, Instant now) {
+        FormReader reader = new FormReader(typed);
+        PressureUnit unit = reader.choice("unit", PressureUnit.class).orElse(null);
+        Map<WheelPosition, Double> kpa = new LinkedHashMap<>();
+        if (unit == null) {
+            if (reader.isBlank("unit")) {
+                reader.problems().add(Problem.of("unit", Problem.MISSING));
+            }
+        } else {
+            read(reader, "rear", unit).ifPresent(value -> kpa.put(WheelPosition.REAR, value));
+            read(reader, "front", unit).ifPresent(value -> kpa.put(WheelPosition.FRONT, value));
+        }
+        if (reader.isBlank("rear") && reader.isBlank("front")) {
+            reader.problems().add(Problem.of("rear", "nothing-typed"));
+        }
+        Instant at = moment(reader, zone, now);
+        Double temperature = reader.number("temperature", Temperature.CELSIUS).orElse(null);
+        problems.addAll(reader.problems().list());
+        if (!reader.problems().isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(new Readings(kpa, unit, "SET".equals(reader.text("state")), at, temperature));
+    }
+
+    private static Optional<Double> read(FormReader reader, String field, PressureUnit unit) {
+        // limits in the unit that was typed, rounded inwards to what its gauges show
+        double most = Math.floor(unit.fromKpa(GaugePressure.TIRE_KPA.maximum()) + 1e-9);
+        Range range = Range.closed(0, most, PressureText.name(unit));
+        return reader.number(field, range).map(unit::toKpa);
+    }
+
+    private static Instant moment(FormReader reader, ZoneId zone, Instant now) {
+        if (reader.isBlank("at")) {
+            return null;
+        }
+        try {
+            Instant at = LocalDateTime.parse(reader.text("at")).atZone(zone).toInstant();
+            if (at.isAfter(now.plusSeconds(CLOCK_SKEW_S))) {
+                reader.problems().add(Problem.of("at", "in-the-future"));
+            } else if (at.isBefore(EARLIEST)) {
+                reader.problems().add(Problem.of("at", "too-long-ago"));
+            }
+            return at;
+        } catch (DateTimeException exception) {
+            reader.problems().add(Problem.of("at", "not-a-moment"));
+            return null;
+        }
+    }
+}

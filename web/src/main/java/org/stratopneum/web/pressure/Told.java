@@ -1,0 +1,33 @@
+package org.stratopneum.web.pressure;
+
+import org.stratopneum.core.pressure.BikeAdvice;
+import org.stratopneum.core.pressure.GaugeStep;
+import org.stratopneum.core.pressure.WheelAdvice;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.bikes.WheelPosition;
+
+/**
+ * The advice as it is told: rounded to what the rider's gauge shows.
+ *
+ * @param rear told rear (in {@code unit})
+ * @param front told front (in {@code unit})
+ */
+public record Told(double rear, double front, PressureUnit unit) {
+
+    public static Told of(BikeAdvice advice, PressureUnit unit) {
+        return new Told(told(advice.rear(), unit), told(advice.front(), unit), unit);
+    }
+
+    private static double told(WheelAdvice advice, PressureUnit unit) {
+        return GaugeStep.nearest(advice.pressure(), advice.limits(), unit);
+    }
+
+    double at(WheelPosition position) {
+        return position == WheelPosition.REAR ? rear : front;
+    }
+
+    public GaugePressure pressure(WheelPosition position) {
+        return GaugePressure.of(at(position), unit);
+    }
+}

@@ -1,0 +1,41 @@
+package org.stratopneum.web.pressure;
+
+import java.util.List;
+import java.util.Locale;
+import org.stratopneum.core.check.Level;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.drawing.PressureScale;
+import org.stratopneum.web.drawing.SectionDrawing;
+
+/** One wheel on the pressure page, in words. */
+record WheelPanel(
+        WheelPosition position,
+        String tire,
+        String size,
+        String told,
+        String unit,
+        String toldBeside,
+        boolean blocked,
+        String window,
+        LastReading reading,
+        String load,
+        String floor,
+        String ceiling,
+        List<Strike> strikes,
+        List<Said> verdicts,
+        PressureScale scale,
+        SectionDrawing section) {
+
+    /** The last reading: number, age, and on which side of the window it lies. */
+    record LastReading(String number, String age, String side, String sideCode) {}
+
+    /** Strike index at a pressure. */
+    record Strike(String pressure, String index, boolean told) {}
+
+    /** A verdict in words. */
+    record Said(Level level, String message, String fix) {
+        public String css() {
+            return level.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        }
+    }
+}

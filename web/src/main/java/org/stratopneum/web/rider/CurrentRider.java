@@ -1,0 +1,43 @@
+package org.stratopneum.web.rider;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.authority.AuthorityUtils;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+
+/** Reads and sets whose rows the running thread may see. */
+public final class CurrentRider {
+
+    static final String AUTHORITY = "RIDER";
+
+    private CurrentRider() {}
+
+    public static Optional<UUID> id() {
+        Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
+        if (authentication != null && authentication.getPrincipal() instanceof RiderPrincipal principal) {
+            return Optional.of(principal.riderId());
+        }
+        return Optional.empty();
+    }
+
+    /** Runs {@code work} as {@code principal}, and puts back afterwards who was there before. */
+    public static void runAs(RiderPrincipal principal, Runnable work) {
+        SecurityContext before = SecurityContextHolder.getContext();
+        SecurityContext during = SecurityContextHolder.createEmptyContext();
+        during.setAuthentication(authenticationOf(principal));
+        SecurityContextHolder.setContext(during);
+        try {
+            work.run();
+        } finally {
+            SecurityContextHolder.setContext(before);
+        }
+    }
+
+    static Authentication authenticationOf(RiderPrincipal principal) {
+        return UsernamePasswordAuthenticationToken.authenticated(
+                principal, null, AuthorityUtils.createAuthorityList(AUTHORITY));
+    }
+}

@@ -1,0 +1,77 @@
+package org.stratopneum.web.rider;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import java.util.Enumeration;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Lets a visitor into the demo garage without an account, but only from the machine itself: the peer is loopback, the
+ * Host is a loopback name (so that a foreign name pointed at this machine opens nothing), and no proxy forwarded it.
+ */
+public class DemoEntry extends OncePerRequestFilter {
+
+    private static final Set<String> LOOPBACK_NAMES = Set.of("localhost", "127.0.0.1", "[::1]");
+    private static final List<String> FORWARDING = List.of("forwarded", "via", "x-real-ip");
+
+    private final RiderPrincipal demoRider;
+
+    public DemoEntry(RiderPrincipal demoRider) {
+        this.demoRider = demoRider;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        if (SecurityContextHolder.getContext().getAuthentication() == null && isFromThisMachine(request)) {
+            SecurityContext context = SecurityContextHolder.createEmptyContext();
+            context.setAuthentication(CurrentRider.authenticationOf(demoRider));
+            SecurityContextHolder.setContext(context);
+        }
+        chain.doFilter(request, response);
+    }
+
+    static boolean isFromThisMachine(HttpServletRequest request) {
+        return isLoopbackAddress(request.getRemoteAddr())
+                && isLoopbackName(request.getHeader("Host"))
+                && !wasForwarded(request);
+    }
+
+    private static boolean isLoopbackAddress(String address) {
+        try {
+            // a literal address: nothing is looked up
+            return address != null && InetAddress.getByName(address).isLoopbackAddress();
+        } catch (UnknownHostException exception) {
+            return false;
+        }
+    }
+
+    private static boolean isLoopbackName(String host) {
+        if (host == null) {
+            return false;
+        }
+        String name = host.toLowerCase(Locale.ROOT).replaceFirst(":\\d{1,5}$", "");
+        return LOOPBACK_NAMES.contains(name);
+    }
+
+    private static boolean wasForwarded(HttpServletRequest request) {
+        Enumeration<String> names = request.getHeaderNames();
+        while (names.hasMoreElements()) {
+            String name = names.nextElement().toLowerCase(Locale.ROOT);
+            if (FORWARDING.contains(name) || name.startsWith("x-forwarded-")) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

@@ -1,0 +1,36 @@
+package org.stratopneum.web.rider;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.stratopneum.core.quantity.PressureUnit;
+
+/** The rider's own row; row security shows no other. */
+@Mapper
+public interface RiderMapper {
+
+    @Select("select id, name, zone, pressure_unit, body_kg, demo_day, version from rider where id = current_rider()")
+    Optional<Rider> self();
+
+    @Insert("""
+            insert into rider (id, name, zone, pressure_unit, body_kg, demo_day, created_at)
+            values (#{rider.id}, #{rider.name}, #{rider.zone}, #{rider.pressureUnit}, #{rider.bodyKg},
+                    #{rider.demoDay}, #{at})
+            """)
+    void insert(Rider rider, Instant at);
+
+    @Update("""
+            update rider set pressure_unit = #{unit}, version = version + 1
+            where id = current_rider() and pressure_unit <> #{unit}
+            """)
+    int rememberUnit(PressureUnit unit);
+
+    /** Moves the demo rider's entries forward to {@code today}; the number of entries moved, 0 when they are there. */
+    @Select("select move_demo_to(#{demoRider}, #{today})")
+    int moveDemoTo(UUID demoRider, LocalDate today);
+}

@@ -1,0 +1,30 @@
+package org.stratopneum.web.wording;
+
+import org.springframework.stereotype.Component;
+import org.stratopneum.core.check.Problem;
+
+/** Says what is wrong with an entered value, with the limit and the unit. */
+@Component
+public class ProblemWording {
+
+    private final Wording wording;
+
+    ProblemWording(Wording wording) {
+        this.wording = wording;
+    }
+
+    public String message(Problem problem) {
+        return wording.text(
+                "problem." + problem.code(),
+                number(problem.limit(), problem.unit()),
+                number(problem.value(), problem.unit()));
+    }
+
+    private static String number(Double value, String unit) {
+        if (value == null) {
+            return "";
+        }
+        String number = Numbers.upTo(value, 3);
+        return unit == null || unit.isEmpty() ? number : number + " " + unit;
+    }
+}
