@@ -32,10 +32,12 @@ for (const form of document.querySelectorAll("form[data-live]")) {
     }
   };
 
-  form.addEventListener("input", () => {
+  const soon = () => {
     clearTimeout(timer);
     timer = setTimeout(refresh, PAUSE_MS);
-  });
+  };
+  form.addEventListener("input", soon);
+  form.addEventListener("change", soon);
 }
 
 // The faults come as a hidden list; each is shown beside its field.

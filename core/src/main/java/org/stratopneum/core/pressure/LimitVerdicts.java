@@ -41,7 +41,8 @@ final class LimitVerdicts {
 
     private void charts() {
         Length width = chain.section().inflatedWidth();
-        if (!ChartPressure.CHARTED_WIDTH_MM.contains(width.mm())) {
+        // to the tenth that calipers read: a 60 mm tire is not beyond a chart that ends at 60
+        if (!ChartPressure.CHARTED_WIDTH_MM.contains(Math.rint(10 * width.mm()) / 10)) {
             add(
                     Level.WARNS,
                     VerdictCode.BEYOND_CHARTS,

@@ -97,9 +97,11 @@ final class JsonFields {
             problems.add(Problem.of(at(field), Problem.WRONG_TYPE));
             return null;
         }
-        Optional<Problem> problem = range.problemOf(at(field), value.asDouble());
+        // numbers beyond a double become infinite here, and the range refuses them
+        double number = value.numberValue().doubleValue();
+        Optional<Problem> problem = range.problemOf(at(field), number);
         problem.ifPresent(problems::add);
-        return problem.isPresent() ? null : value.asDouble();
+        return problem.isPresent() ? null : number;
     }
 
     boolean flag(String field) {

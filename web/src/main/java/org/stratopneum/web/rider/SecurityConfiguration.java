@@ -10,6 +10,7 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
+import org.springframework.security.web.authentication.session.NullAuthenticatedSessionStrategy;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
@@ -52,7 +53,9 @@ class SecurityConfiguration {
                         .permitAll()
                         .anyRequest()
                         .hasAuthority(CurrentRider.AUTHORITY))
-                .csrf(csrf -> csrf.csrfTokenRepository(tokens))
+                // the demo entry signs in at every request: a token renewed each time would spoil every other open form
+                .csrf(csrf -> csrf.csrfTokenRepository(tokens)
+                        .sessionAuthenticationStrategy(new NullAuthenticatedSessionStrategy()))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint(
                         (request, response, exception) -> response.sendError(HttpStatus.FORBIDDEN.value())));
         demoEntry.ifPresent(filter -> http.addFilterBefore(filter, AnonymousAuthenticationFilter.class));

@@ -1,0 +1,188 @@
+package org.stratopneum.web.browser;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.logging.Level;
+import org.openqa.selenium.By;
+import org.openqa.selenium.NoSuchElementException;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebDriver;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.logging.LogEntry;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.logging.LoggingPreferences;
+import org.openqa.selenium.support.ui.WebDriverWait;
+import org.springframework.util.FileSystemUtils;
+
+/** Debian's Chromium without a window, shut off from everything but this machine. */
+final class Browser implements AutoCloseable {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(10);
+
+    private final ChromeDriver driver;
+    private final Path profile;
+
+    private Browser(ChromeOptions options, Path profile) {
+        this.profile = profile;
+        ChromeDriverService service = new ChromeDriverService.Builder()
+                .usingDriverExecutable(Path.of("/usr/bin/chromedriver").toFile())
+                .build();
+        driver = new ChromeDriver(service, options);
+    }
+
+    /** A window of 1280 by 800. */
+    static Browser desktop() {
+        Path profile = freshProfile();
+        Browser browser = new Browser(options(profile), profile);
+        browser.driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1, "mobile", false));
+        return browser;
+    }
+
+    /** A phone of the given width, 844 high. */
+    static Browser phone(int width) {
+        Path profile = freshProfile();
+        ChromeOptions options = options(profile);
+        options.setExperimentalOption(
+                "mobileEmulation",
+                Map.of("deviceMetrics", Map.of("width", width, "height", 844, "pixelRatio", 1.0, "touch", true)));
+        return new Browser(options, profile);
+    }
+
+    /** A desktop in which no script runs. */
+    static Browser withoutScripts() {
+        Path profile = freshProfile();
+        ChromeOptions options = options(profile);
+        options.setExperimentalOption(
+                "prefs", new HashMap<>(Map.of("profile.managed_default_content_settings.javascript", 2)));
+        return new Browser(options, profile);
+    }
+
+    private static ChromeOptions options(Path profile) {
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments(
+                "--headless=new",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-dev-shm-usage",
+                "--disable-quic",
+                "--no-first-run",
+                "--no-default-browser-check",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--hide-scrollbars",
+                "--force-device-scale-factor=1",
+                "--window-size=1280,800",
+                "--user-data-dir=" + profile,
+                "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1");
+        LoggingPreferences logs = new LoggingPreferences();
+        logs.enable(LogType.BROWSER, Level.ALL);
+        options.setCapability("goog:loggingPrefs", logs);
+        return options;
+    }
+
+    private static Path freshProfile() {
+        try {
+            return Files.createTempDirectory("browser");
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
+        }
+    }
+
+    ChromeDriver driver() {
+        return driver;
+    }
+
+    void open(String address) {
+        driver.get(address);
+    }
+
+    WebElement find(String css) {
+        return driver.findElement(By.cssSelector(css));
+    }
+
+    List<WebElement> all(String css) {
+        return driver.findElements(By.cssSelector(css));
+    }
+
+    String text(String css) {
+        try {
+            return find(css).getText();
+        } catch (NoSuchElementException exception) {
+            throw new AssertionError(
+                    "no " + css + " at " + driver.getCurrentUrl() + ", whose text is: "
+                            + find("body").getText(),
+                    exception);
+        }
+    }
+
+    void type(String css, String text) {
+        WebElement field = find(css);
+        field.clear();
+        field.sendKeys(text);
+    }
+
+    <T> T waitFor(Function<WebDriver, T> condition) {
+        return new WebDriverWait(driver, PATIENCE).until(condition::apply);
+    }
+
+    /** Presses a button that leads to a new page, and waits until it is there. */
+    void press(String css) {
+        WebElement button = find(css);
+        WebElement page = find("html");
+        button.click();
+        waitFor(there -> isStale(page));
+        waitFor(there -> "complete".equals(driver.executeScript("return document.readyState")));
+    }
+
+    static boolean isStale(WebElement element) {
+        try {
+            element.isEnabled();
+            return false;
+        } catch (StaleElementReferenceException | NoSuchElementException exception) {
+            return true;
+        }
+    }
+
+    /** How far the page is wider than the window (px); 0 when it does not scroll sideways. */
+    long sidewaysScroll() {
+        return ((Number) driver.executeScript("return document.documentElement.scrollWidth - window.innerWidth"))
+                .longValue();
+    }
+
+    void darkTheme(boolean dark) {
+        driver.executeCdpCommand(
+                "Emulation.setEmulatedMedia",
+                Map.of("features", List.of(Map.of("name", "prefers-color-scheme", "value", dark ? "dark" : "light"))));
+    }
+
+    /** What the browser complained about, such as a script that the content policy stopped. */
+    List<String> complaints() {
+        return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
+                .map(LogEntry::getMessage)
+                .toList();
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+        try {
+            FileSystemUtils.deleteRecursively(profile);
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
+        }
+    }
+}

@@ -1,0 +1,154 @@
+package org.stratopneum.web.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.stratopneum.core.pressure.BikeAdvice;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.pressure.BikeAdvisor;
+import org.stratopneum.web.rider.CurrentRider;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.RiderMapper;
+import org.stratopneum.web.support.RunningApplication;
+
+@ExtendWith(RunningApplication.class)
+class DemoGarageTest {
+
+    private final Garage garage;
+    private final BikeAdvisor advisor;
+    private final RiderMapper riders;
+    private final JdbcTemplate jdbc;
+    private final TransactionTemplate transaction;
+    private final DemoGarage demo;
+
+    DemoGarageTest(
+            Garage garage,
+            BikeAdvisor advisor,
+            RiderMapper riders,
+            JdbcTemplate jdbc,
+            TransactionTemplate transaction,
+            DemoGarage demo) {
+        this.garage = garage;
+        this.advisor = advisor;
+        this.riders = riders;
+        this.jdbc = jdbc;
+        this.transaction = transaction;
+        this.demo = demo;
+    }
+
+    @Test
+    void theThreeBikesStandReadyWithAdviceThatNothingBlocks() {
+        inDemo(() -> {
+            List<BikeStanding> bikes = garage.bikes();
+            assertThat(bikes).extracting(BikeStanding::name).containsExactly("Skylark", "Heron", "Sledge");
+            for (BikeStanding bike : bikes) {
+                assertThat(bike.rollable()).as(bike.name()).isTrue();
+                BikeAdvice advice = advisor.adviseUsual(
+                                bike, riders.self().orElseThrow().bodyKg())
+                        .orElseThrow();
+                assertThat(advice.blocked()).as(bike.name()).isFalse();
+                assertThat(bike.rear().lastReading()).isPresent();
+                assertThat(bike.front().lastReading()).isPresent();
+            }
+        });
+    }
+
+    /** The rear of Skylark leaks since its lever job; the leak finder to come must have something true to find. */
+    @Test
+    void theRearOfSkylarkLosesMoreThanItsFrontSinceTheLeverJob() {
+        inDemo(() -> {
+            BikeStanding skylark = garage.bikes().get(0);
+            BikeAdvice advice = advisor.adviseUsual(skylark, 64.0).orElseThrow();
+            double rear = lastKpaOfTheDemo(skylark.rear().wheelId())
+                    / advice.rear().pressure().kpa();
+            double front = lastKpaOfTheDemo(skylark.front().wheelId())
+                    / advice.front().pressure().kpa();
+            assertThat(rear).isLessThan(front - 0.1);
+        });
+    }
+
+    @Test
+    void nothingOfTheDemoLiesInTheFuture() {
+        inDemo(() -> assertThat(jdbc.queryForObject(
+                        "select count(*) from log_entry where happened_at > now() or written_at > now()",
+                        Integer.class))
+                .isZero());
+    }
+
+    @Test
+    void loadingTwiceAddsNothing() {
+        int before = entries();
+        demo.start();
+        assertThat(entries()).isEqualTo(before);
+    }
+
+    /** At a start three days later everything has moved by three whole days; undone at the end. */
+    @Test
+    void onALaterDayTheEntriesMoveForwardByWholeDays() {
+        CurrentRider.runAs(
+                DemoConfiguration.DEMO_RIDER,
+                () -> transaction.executeWithoutResult(status -> {
+                    Rider rider = riders.self().orElseThrow();
+                    LocalDate later = rider.demoDay().plusDays(3);
+                    Map<UUID, Instant> before = moments();
+
+                    int moved = riders.moveDemoTo(rider.id(), later);
+
+                    Map<UUID, Instant> after = moments();
+                    assertThat(moved).isEqualTo(before.size()).isPositive();
+                    before.forEach((id, then) -> {
+                        var wanted = then.atZone(rider.zoneId()).plusDays(3);
+                        assertThat(after.get(id)).isEqualTo(wanted.toInstant());
+                        assertThat(LocalTime.ofInstant(after.get(id), rider.zoneId()))
+                                .isEqualTo(wanted.toLocalTime());
+                    });
+                    assertThat(riders.self().orElseThrow().demoDay()).isEqualTo(later);
+                    assertThat(riders.moveDemoTo(rider.id(), later)).isZero();
+                    assertThat(riders.moveDemoTo(rider.id(), later.minus(5, ChronoUnit.DAYS)))
+                            .isZero();
+                    status.setRollbackOnly();
+                }));
+    }
+
+    /** What other tests have written meanwhile does not count. */
+    private double lastKpaOfTheDemo(UUID wheel) {
+        return jdbc.queryForObject("""
+                select (detail ->> 'gaugeKpa')::double precision from log_entry
+                where wheel_id = ? and kind = 'PRESSURE_READ' and source = 'DEMO'
+                order by happened_at desc limit 1
+                """, Double.class, wheel);
+    }
+
+    private Map<UUID, Instant> moments() {
+        return jdbc
+                .query(
+                        "select id, happened_at from log_entry",
+                        (row, number) -> Map.entry(
+                                row.getObject(1, UUID.class),
+                                row.getTimestamp(2).toInstant()))
+                .stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+    }
+
+    private int entries() {
+        int[] count = new int[1];
+        inDemo(() -> count[0] = moments().size());
+        return count[0];
+    }
+
+    private void inDemo(Runnable work) {
+        CurrentRider.runAs(DemoConfiguration.DEMO_RIDER, () -> transaction.executeWithoutResult(status -> work.run()));
+    }
+}

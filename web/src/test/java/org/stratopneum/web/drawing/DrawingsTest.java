@@ -1,0 +1,87 @@
+package org.stratopneum.web.drawing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.stratopneum.core.pressure.PressureLimits;
+import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.core.tire.TireSection;
+
+class DrawingsTest {
+
+    private static final PressureLimits LIMITS =
+            new PressureLimits(GaugePressure.psi(14), GaugePressure.psi(9), GaugePressure.psi(51));
+
+    @ParameterizedTest
+    @EnumSource(PressureUnit.class)
+    void theScaleIsStraightAndShowsAllThatMatters(PressureUnit unit) {
+        PressureWindow window = new PressureWindow(GaugePressure.psi(18), GaugePressure.psi(25));
+        GaugePressure told = GaugePressure.psi(21.5);
+        GaugePressure read = GaugePressure.psi(12);
+        PressureScale scale = PressureScale.of(told.in(unit), window, LIMITS, read, unit);
+
+        double perKpa = (scale.told() - scale.reading()) / (told.kpa() - read.kpa());
+        assertThat(scale.windowFrom() - scale.reading())
+                .isCloseTo(perKpa * (window.low().kpa() - read.kpa()), within(1e-6));
+        assertThat(scale.windowTo() - scale.told())
+                .isCloseTo(perKpa * (window.high().kpa() - told.kpa()), within(1e-6));
+        assertThat(scale.floor() - scale.reading())
+                .isCloseTo(perKpa * (LIMITS.floor().kpa() - read.kpa()), within(1e-6));
+        assertThat(List.of(scale.told(), scale.reading(), scale.windowFrom(), scale.windowTo()))
+                .allMatch(at -> at >= 0 && at <= PressureScale.LENGTH);
+        assertThat(scale.ceiling()).as("far beyond the scale").isNull();
+    }
+
+    @ParameterizedTest
+    @EnumSource(PressureUnit.class)
+    void ticksStandWhereTheirNumbersSay(PressureUnit unit) {
+        PressureWindow window = new PressureWindow(GaugePressure.psi(60), GaugePressure.psi(80));
+        PressureScale scale = PressureScale.of(GaugePressure.psi(70).in(unit), window, LIMITS, null, unit);
+        List<PressureScale.Tick> labelled =
+                scale.ticks().stream().filter(PressureScale.Tick::isLong).toList();
+        assertThat(labelled).hasSizeGreaterThanOrEqualTo(2);
+        double first = Double.parseDouble(labelled.get(0).label());
+        double last = Double.parseDouble(labelled.get(labelled.size() - 1).label());
+        double perUnit =
+                (labelled.get(labelled.size() - 1).at() - labelled.get(0).at()) / (last - first);
+        double told = labelled.get(0).at() + perUnit * (GaugePressure.psi(70).in(unit) - first);
+        assertThat(scale.told()).isCloseTo(told, within(1e-6));
+    }
+
+    @Test
+    void aFlatTireStillHasAScale() {
+        PressureScale scale = PressureScale.of(21.5, null, LIMITS, GaugePressure.ZERO, PressureUnit.PSI);
+        assertThat(scale.reading()).isEqualTo(0);
+        assertThat(scale.windowFrom()).isNull();
+    }
+
+    @Test
+    void theSectionIsDrawnToScale() {
+        TireSection section = new TireOnRim(57, 622, null, 30, null).section();
+        SectionDrawing drawing = SectionDrawing.of(section, false);
+        assertThat(drawing.radius() * 2).isCloseTo(section.inflatedWidth().mm(), within(1e-9));
+        assertThat(drawing.height()).isCloseTo(section.height().mm(), within(1e-9));
+        assertThat(drawing.casing()).isEqualTo("M -15.00 0 A 28.500 28.500 0 1 1 15.00 0");
+        assertThat(drawing.rim()).isNotEqualTo(SectionDrawing.of(section, true).rim());
+    }
+
+    @Test
+    void wheelsKeepTheirProportionsAndStandOnTheGround() {
+        WheelDrawing large = WheelDrawing.of(new TireOnRim(57, 622, null, 30, null).section());
+        WheelDrawing small = WheelDrawing.of(new TireOnRim(62, 406, null, 30, null).section());
+        assertThat(large.bead() / small.bead()).isCloseTo(622.0 / 406, within(1e-9));
+        for (WheelDrawing wheel : List.of(large, small)) {
+            String[] box = wheel.viewBox().split(" ");
+            double bottom = Double.parseDouble(box[1]) + Double.parseDouble(box[3]);
+            assertThat(bottom).isCloseTo(wheel.outer(), within(0.1));
+            assertThat(wheel.ring() + wheel.thickness() / 2).isCloseTo(wheel.outer(), within(1e-9));
+        }
+    }
+}

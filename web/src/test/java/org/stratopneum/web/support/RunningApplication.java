@@ -1,0 +1,87 @@
+package org.stratopneum.web.support;
+
+import java.nio.file.Path;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.stratopneum.web.StratopneumApplication;
+
+/**
+ * Starts the application once for the whole test run, on a port of its own and a throw-away PostgreSQL, and hands out
+ * its beans and its {@link Site}. Spring's own extension wants a newer JUnit.
+ */
+public final class RunningApplication implements BeforeAllCallback, ParameterResolver {
+
+    private static final Namespace NAMESPACE = Namespace.create(RunningApplication.class);
+
+    /** The application with its database; closing ends both. */
+    public record Started(ConfigurableApplicationContext context, ThrowAwayDatabase database)
+            implements ExtensionContext.Store.CloseableResource {
+
+        static Started start() {
+            ThrowAwayDatabase database = ThrowAwayDatabase.start();
+            return new Started(startOn(database.settings()), database);
+        }
+
+        /** Another application on the same database, as after a restart. */
+        public ConfigurableApplicationContext startAnother() {
+            return startOn(database.settings());
+        }
+
+        private static ConfigurableApplicationContext startOn(Path settings) {
+            return new SpringApplication(StratopneumApplication.class)
+                    .run(
+                            "--server.port=0",
+                            "--spring.main.banner-mode=off",
+                            "--logging.level.root=warn",
+                            "--spring.config.additional-location=" + settings.toUri());
+        }
+
+        @Override
+        public void close() {
+            context.close();
+            database.stop();
+        }
+    }
+
+    /** Where a running application answers. */
+    public static Site siteOf(ConfigurableApplicationContext context) {
+        int port = ((ServletWebServerApplicationContext) context).getWebServer().getPort();
+        return new Site("http://127.0.0.1:" + port);
+    }
+
+    @Override
+    public void beforeAll(ExtensionContext context) {
+        started(context);
+    }
+
+    private static Started started(ExtensionContext context) {
+        return context.getRoot()
+                .getStore(NAMESPACE)
+                .getOrComputeIfAbsent(Started.class, type -> Started.start(), Started.class);
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+        Class<?> type = parameter.getParameter().getType();
+        return type == Site.class
+                || type == Started.class
+                || started(context).context().getBeanNamesForType(type).length > 0;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
+        Class<?> type = parameter.getParameter().getType();
+        if (type == Started.class) {
+            return started(context);
+        }
+        return type == Site.class
+                ? siteOf(started(context).context())
+                : started(context).context().getBean(type);
+    }
+}

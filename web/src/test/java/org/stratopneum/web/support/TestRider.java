@@ -1,0 +1,55 @@
+package org.stratopneum.web.support;
+
+import java.time.Instant;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.rider.CurrentRider;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.RiderMapper;
+import org.stratopneum.web.rider.RiderPrincipal;
+
+/** A rider of a test's own, so that no test disturbs another. */
+public final class TestRider {
+
+    private final RiderPrincipal principal = new RiderPrincipal(UUID.randomUUID(), false);
+    private final TransactionTemplate transaction;
+
+    private TestRider(PlatformTransactionManager transactions) {
+        transaction = new TransactionTemplate(transactions);
+    }
+
+    /** Makes a rider in the database. */
+    public static TestRider make(PlatformTransactionManager transactions, RiderMapper riders) {
+        TestRider rider = new TestRider(transactions);
+        rider.does(() -> riders.insert(
+                new Rider(rider.id(), "Test rider", "Europe/Vienna", PressureUnit.BAR, 70.0, null, 0),
+                Instant.parse("2026-01-01T00:00:00Z")));
+        return rider;
+    }
+
+    public UUID id() {
+        return principal.riderId();
+    }
+
+    /** Runs {@code work} in a transaction of this rider. */
+    public void does(Runnable work) {
+        CurrentRider.runAs(principal, () -> transaction.executeWithoutResult(status -> work.run()));
+    }
+
+    /** The same, with an answer. */
+    public <T> T asks(Supplier<T> work) {
+        Object[] answer = new Object[1];
+        CurrentRider.runAs(principal, () -> answer[0] = transaction.execute(status -> work.get()));
+        @SuppressWarnings("unchecked")
+        T typed = (T) answer[0];
+        return typed;
+    }
+
+    /** Runs {@code work} as this rider, in whatever transactions it opens itself. */
+    public void asRider(Runnable work) {
+        CurrentRider.runAs(principal, work);
+    }
+}

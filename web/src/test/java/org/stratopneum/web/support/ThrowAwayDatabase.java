@@ -1,0 +1,62 @@
+package org.stratopneum.web.support;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * A PostgreSQL that lives for one test run, made by the launcher just as it makes a rider's.
+ *
+ * @param settings the settings file that an application reads
+ */
+public record ThrowAwayDatabase(Path settings) {
+
+    static ThrowAwayDatabase start() {
+        String output = launcher("test-database", "start");
+        ThrowAwayDatabase database = new ThrowAwayDatabase(
+                Path.of(output.lines().reduce((first, last) -> last).orElseThrow()));
+        // the extension stops it; this is for a run that is broken off
+        Runtime.getRuntime().addShutdownHook(new Thread(database::stop));
+        return database;
+    }
+
+    void stop() {
+        if (Files.exists(settings)) {
+            launcher("test-database", "stop", settings.toString());
+        }
+    }
+
+    private static String launcher(String... arguments) {
+        List<String> command =
+                new ArrayList<>(List.of(Projects.root().resolve("stratopneum").toString()));
+        command.addAll(Arrays.asList(arguments));
+        try {
+            // the server keeps inherited descriptors open, so its output goes to files and not to a pipe
+            Path out = Files.createTempFile("launcher", ".out");
+            Path err = Files.createTempFile("launcher", ".err");
+            int exit = new ProcessBuilder(command)
+                    .redirectOutput(out.toFile())
+                    .redirectError(err.toFile())
+                    .start()
+                    .waitFor();
+            String said = Files.readString(out, StandardCharsets.UTF_8);
+            String complained = Files.readString(err, StandardCharsets.UTF_8);
+            Files.delete(out);
+            Files.delete(err);
+            if (exit != 0) {
+                throw new IllegalStateException("the launcher failed: " + said + complained);
+            }
+            return said.strip();
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
+        } catch (InterruptedException exception) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(exception);
+        }
+    }
+}

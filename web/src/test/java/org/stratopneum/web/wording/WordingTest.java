@@ -1,0 +1,165 @@
+package org.stratopneum.web.wording;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.lang.reflect.Field;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.stratopneum.core.check.Level;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.check.Range;
+import org.stratopneum.core.check.Verdict;
+import org.stratopneum.core.pressure.ChainStep;
+import org.stratopneum.core.pressure.DropSchool;
+import org.stratopneum.core.pressure.Ground;
+import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.pressure.VerdictCode;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.Length;
+import org.stratopneum.core.quantity.Mass;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.support.RunningApplication;
+
+@ExtendWith(RunningApplication.class)
+class WordingTest {
+
+    private final Wording wording;
+    private final VerdictWording verdicts;
+    private final ProblemWording problems;
+
+    WordingTest(Wording wording, VerdictWording verdicts, ProblemWording problems) {
+        this.wording = wording;
+        this.verdicts = verdicts;
+        this.problems = problems;
+    }
+
+    @Test
+    void everyConstantOfTheCoreHasItsWord() {
+        Stream.of(
+                        words("ground", Ground.values()),
+                        words("drop", DropSchool.values()),
+                        words("setup", SetupKind.values()),
+                        words("side", PressureWindow.Side.values()),
+                        words("level", Level.values()))
+                .flatMap(List::stream)
+                .forEach(word -> assertThat(word).isNotBlank());
+        ChainStep.ORDER.forEach(code -> {
+            assertThat(wording.text("step." + code)).isNotBlank();
+            assertThat(wording.text("step." + code + ".why")).isNotBlank();
+        });
+    }
+
+    @Test
+    void everyVerdictOfTheCoreHasAMessageAndARemedy() throws IllegalAccessException {
+        for (Field code : VerdictCode.class.getFields()) {
+            Verdict verdict = Verdict.of(
+                    Level.WARNS,
+                    (String) code.get(null),
+                    GaugePressure.psi(60),
+                    GaugePressure.psi(50),
+                    Ground.ROCK,
+                    Length.mm(45),
+                    Mass.kg(50));
+            assertThat(verdicts.message(verdict, PressureUnit.PSI)).isNotBlank().doesNotContain("{", "''");
+            assertThat(verdicts.fix(verdict, PressureUnit.PSI)).isNotBlank().doesNotContain("{", "''");
+        }
+    }
+
+    @Test
+    void aVerdictNamesItsNumbersInTheRidersUnitWithTheOtherBeside() {
+        Verdict verdict = Verdict.of(
+                Level.BLOCKS,
+                VerdictCode.CANNOT_CARRY,
+                GaugePressure.psi(90),
+                GaugePressure.psi(60),
+                0.231,
+                Length.mm(37),
+                null);
+        assertThat(verdicts.message(verdict, PressureUnit.PSI)).contains("90.0 psi (6.21 bar)", "23.1 %");
+        assertThat(verdicts.message(verdict, PressureUnit.BAR)).contains("6.21 bar (90.0 psi)");
+        assertThat(verdicts.fix(verdict, PressureUnit.PSI)).contains("37 mm wide");
+    }
+
+    @Test
+    void aProblemSaysLimitAndUnit() {
+        Problem problem = Range.closed(10, 120, "mm").problemOf("width", 300).orElseThrow();
+        assertThat(problems.message(problem)).isEqualTo("must be at most 120 mm, was 300 mm");
+    }
+
+    /** Large limits would read "1,200" where a number with a point is expected back. */
+    @Test
+    void numbersInMessagesCarryNoGrouping() {
+        assertThat(problems.message(
+                        Range.closed(0, 9000, "m").problemOf("height", 12000).orElseThrow()))
+                .isEqualTo("must be at most 9000 m, was 12000 m");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"21.5, 21.5", "'21,5', 21.5", "' 21 ', 21", "-3.5, -3.5", ".5, 0.5", "'0,50', 0.5", "7., 7"})
+    void numbersAreReadAsPeopleTypeThem(String typed, double value) {
+        FormReader reader = new FormReader(Map.of("field", typed));
+        assertThat(reader.number("field", Range.closed(-10, 100, "psi"))).contains(value);
+        assertThat(reader.problems().isEmpty()).isTrue();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "21.5.3, wrong-type",
+        "'1,000.5', wrong-type",
+        "NaN, wrong-type",
+        "Infinity, wrong-type",
+        "1e3, wrong-type",
+        "0x10, wrong-type",
+        "psi, wrong-type",
+        "101, above-maximum",
+        "-11, below-minimum"
+    })
+    void whatIsNoNumberOrOutsideIsAFaultOfItsField(String typed, String code) {
+        FormReader reader = new FormReader(Map.of("field", typed));
+        assertThat(reader.number("field", Range.closed(-10, 100, "psi"))).isEmpty();
+        assertThat(reader.problems().list()).extracting(Problem::code).containsExactly(code);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.0449, 1, 0.0", "21.45, 1, 21.5", "-0.04, 1, 0.0", "1.005, 2, 1.01", "1500, 0, 1500"})
+    void numbersAreRoundedHalfUpWithoutANegativeZero(double value, int decimals, String text) {
+        assertThat(Numbers.fixed(value, decimals)).isEqualTo(text);
+    }
+
+    @Test
+    void numbersWithoutNeedForDecimalsHaveNone() {
+        assertThat(Numbers.upTo(120, 3)).isEqualTo("120");
+        assertThat(Numbers.upTo(0.25, 3)).isEqualTo("0.25");
+        assertThat(Numbers.upTo(0, 2)).isEqualTo("0");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "2026-05-10T09:59:40Z, just now",
+        "2026-05-10T09:48:00Z, 12 min ago",
+        "2026-05-10T05:30:00Z, today 07:30",
+        "2026-05-09T21:30:00Z, yesterday 23:30",
+        "2026-05-09T22:30:00Z, today 00:30",
+        "2026-05-04T10:00:00Z, 6 days ago",
+        "2026-05-12T10:00:00Z, '12 May 2026, 12:00'"
+    })
+    void agesCountTheRidersOwnDays(Instant then, String age) {
+        Instant now = Instant.parse("2026-05-10T10:00:00Z");
+        assertThat(Age.of(then, now, ZoneId.of("Europe/Vienna"), wording)).isEqualTo(age);
+    }
+
+    private List<String> words(String prefix, Enum<?>[] constants) {
+        return Arrays.stream(constants)
+                .map(constant -> wording.of(prefix, constant))
+                .toList();
+    }
+}
