@@ -1,6 +1,7 @@
 package org.stratopneum.core.pressure;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Verdict;
@@ -8,7 +9,7 @@ import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Length;
 import org.stratopneum.core.quantity.Mass;
 
-/** What the limits have to say about the end of a chain. */
+/** What the limits have to say about the end of a chain, the gravest first. */
 final class LimitVerdicts {
 
     /** Up to this drop at the ceiling a tire only feels soft (ratio; our judgement). */
@@ -36,7 +37,9 @@ final class LimitVerdicts {
         found.ceiling();
         found.floor();
         found.rareGround();
-        return List.copyOf(found.verdicts);
+        return found.verdicts.stream()
+                .sorted(Comparator.comparing(Verdict::level).reversed())
+                .toList();
     }
 
     private void charts() {

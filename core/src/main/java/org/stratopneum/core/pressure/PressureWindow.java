@@ -3,7 +3,7 @@ package org.stratopneum.core.pressure;
 import org.stratopneum.core.quantity.GaugePressure;
 
 /**
- * Where four riders in five end up around the chain's answer, cut by the limits. The spread is the prior of the personal
+ * Where four riders in five end up around what is told, cut by the limits. The spread is the prior of the personal
  * factor: ln(factor) is normal with a standard deviation of 0.12 (model), so the 80 % band is a factor of 0.86 to 1.17.
  *
  * @param low lower end
@@ -22,15 +22,12 @@ public record PressureWindow(GaugePressure low, GaugePressure high) {
         }
     }
 
-    /** The window around {@code chain}, or null where the limits cross and nothing is right. */
-    static PressureWindow around(GaugePressure chain, PressureLimits limits) {
-        if (limits.cross()) {
-            return null;
-        }
+    /** The window around {@code told}. */
+    static PressureWindow around(GaugePressure told, PressureLimits limits) {
         double spread = Math.exp(Z_90 * SIGMA_LN_FACTOR);
         return new PressureWindow(
-                limits.hold(GaugePressure.kpa(chain.kpa() / spread)),
-                limits.hold(GaugePressure.kpa(chain.kpa() * spread)));
+                limits.hold(GaugePressure.kpa(told.kpa() / spread)),
+                limits.hold(GaugePressure.kpa(told.kpa() * spread)));
     }
 
     /** Where a pressure lies. */

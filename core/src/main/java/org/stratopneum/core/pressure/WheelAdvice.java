@@ -49,9 +49,9 @@ public final class WheelAdvice {
         return limits;
     }
 
-    /** @return where four riders in five end up, or null where the limits leave nothing */
+    /** @return where four riders in five end up, or null where something stands against riding at all */
     public PressureWindow window() {
-        return PressureWindow.around(chain.pressure(), limits);
+        return blocked() ? null : PressureWindow.around(pressure, limits);
     }
 
     /** The chain's steps, and the limit that moved its end where one did. */

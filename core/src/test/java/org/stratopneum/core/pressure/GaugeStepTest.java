@@ -51,6 +51,12 @@ class GaugeStepTest {
                 .rear();
         assertThat(cut.window().high()).isEqualTo(cut.limits().ceiling());
         assertThat(cut.window().sideOf(GaugePressure.kpa(chain * 1.06))).isEqualTo(PressureWindow.Side.ABOVE);
+        WheelAdvice raised = Cases.mountain(57, Ground.CROSS_COUNTRY, 91)
+                .tireMinKpa(chain * 1.3)
+                .advise()
+                .rear();
+        assertThat(raised.window().low()).isEqualTo(raised.pressure());
+        assertThat(raised.window().high().kpa()).isGreaterThan(chain * 1.4);
         assertThat(cut.window().sideOf(GaugePressure.kpa(chain * 0.5))).isEqualTo(PressureWindow.Side.BELOW);
     }
 

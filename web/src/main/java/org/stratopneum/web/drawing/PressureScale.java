@@ -16,7 +16,7 @@ import org.stratopneum.web.wording.Numbers;
  * positions are along a scale of {@link #LENGTH} (drawing units).
  *
  * @param windowFrom left end of the window, or null where there is none
- * @param told the told pressure
+ * @param told the told pressure, or null where nothing is told
  * @param reading the last reading, or null
  * @param floor the floor, or null where it lies beyond the scale
  * @param ceiling the ceiling, or null where there is none or it lies beyond the scale
@@ -25,7 +25,7 @@ public record PressureScale(
         List<Tick> ticks,
         Double windowFrom,
         Double windowTo,
-        double told,
+        Double told,
         Double reading,
         Double floor,
         Double ceiling) {
@@ -43,12 +43,16 @@ public record PressureScale(
     }
 
     public static PressureScale of(
-            double toldInUnit, PressureWindow window, PressureLimits limits, GaugePressure reading, PressureUnit unit) {
+            Double toldInUnit, PressureWindow window, PressureLimits limits, GaugePressure reading, PressureUnit unit) {
         double[] shown = Stream.of(
                         toldInUnit,
                         window == null ? null : window.low().in(unit),
                         window == null ? null : window.high().in(unit),
-                        reading == null ? null : reading.in(unit))
+                        reading == null ? null : reading.in(unit),
+                        toldInUnit == null && limits.ceiling() != null
+                                ? (Double) limits.ceiling().in(unit)
+                                : null,
+                        toldInUnit == null ? (Double) limits.floor().in(unit) : null)
                 .filter(Objects::nonNull)
                 .mapToDouble(Double::doubleValue)
                 .toArray();
@@ -60,7 +64,7 @@ public record PressureScale(
                 axis.ticks(minor),
                 window == null ? null : axis.at(window.low().in(unit)),
                 window == null ? null : axis.at(window.high().in(unit)),
-                axis.at(toldInUnit),
+                toldInUnit == null ? null : axis.at(toldInUnit),
                 reading == null ? null : axis.at(reading.in(unit)),
                 axis.atIfShown(limits.floor().in(unit)),
                 limits.ceiling() == null

@@ -33,6 +33,9 @@ class AdviceWording {
     /** Step at which the strike index is shown on both sides of what is told (psi). */
     private static final double STRIKE_STEP_PSI = 2;
 
+    /** Stands where a blocked wheel has no number. */
+    private static final String NOTHING = "–";
+
     private final Wording wording;
     private final VerdictWording verdicts;
 
@@ -86,7 +89,8 @@ class AdviceWording {
                         .map(verdict -> new WheelPanel.Said(
                                 verdict.level(), verdicts.message(verdict, unit), verdicts.fix(verdict, unit)))
                         .toList(),
-                PressureScale.of(told.at(wheel.position()), window, advice.limits(), read, unit),
+                PressureScale.of(
+                        advice.blocked() ? null : told.at(wheel.position()), window, advice.limits(), read, unit),
                 SectionDrawing.of(advice.section(), wheel.rim().hookless()));
     }
 
@@ -169,9 +173,9 @@ class AdviceWording {
                 wording.text("step.told"),
                 wording.text("step.told.why", Numbers.upTo(unit.resolution(), 2), PressureText.name(unit)),
                 "",
-                PressureText.number(told.rear(), unit),
+                advice.rear().blocked() ? NOTHING : PressureText.number(told.rear(), unit),
                 "",
-                PressureText.number(told.front(), unit)));
+                advice.front().blocked() ? NOTHING : PressureText.number(told.front(), unit)));
         return rows;
     }
 
