@@ -4,6 +4,9 @@
 DB_CONFIG=$STATE/application.properties
 DB_LOG_NAME=postgresql.log
 
+# The postgres user must be able to walk through to its own folder, whatever the umask was.
+open_state_folder() { ! runs_as_root || chmod a+x "$STATE"; }
+
 runs_as_root() { [ "$(id -u)" = 0 ]; }
 
 as_postgres() {
@@ -112,6 +115,7 @@ database_start() {
   local home
   home=$(database_home)
   if [ -d "$home/data" ] && [ -f "$DB_CONFIG" ]; then
+    database_answers "$home" && return
     database_folder "$home"
     database_up "$home"
     step "database runs on port $(database_port "$home")"
@@ -120,6 +124,7 @@ database_start() {
   # a half-made one from an interrupted first start holds nothing
   [ ! -e "$home" ] || database_forget
   step "making the database in $home"
+  open_state_folder
   database_make "$home" "$DB_CONFIG"
 }
 
