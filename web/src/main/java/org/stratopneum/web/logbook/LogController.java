@@ -13,7 +13,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.util.UriComponentsBuilder;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.wording.Age;
 
@@ -22,6 +21,11 @@ import org.stratopneum.web.wording.Age;
 class LogController {
 
     private static final int PAGE = 60;
+
+    /** Moments outside these are nobody's, and more than the database holds. */
+    private static final Instant FIRST_MOMENT = Instant.parse("0001-01-01T00:00:00Z");
+
+    private static final Instant LAST_MOMENT = Instant.parse("9999-01-01T00:00:00Z");
 
     private final Logbook logbook;
     private final LogWording wording;
@@ -39,7 +43,10 @@ class LogController {
             @RequestParam(required = false) Long beforeSequence,
             Model model) {
         ZoneId zone = riders.self().zoneId();
-        boolean further = beforeTime != null && beforeSequence != null;
+        boolean further = beforeTime != null
+                && beforeSequence != null
+                && beforeTime.isAfter(FIRST_MOMENT)
+                && beforeTime.isBefore(LAST_MOMENT);
         LogPage.Key before = further ? new LogPage.Key(beforeTime, beforeSequence) : null;
         LogPage page = logbook.page(null, before, PAGE);
         model.addAttribute("days", byDay(page.rows(), zone));
@@ -57,23 +64,14 @@ class LogController {
     }
 
     @PostMapping("/log/strike")
-    String strike(@RequestParam List<UUID> entry, @RequestParam(required = false) UUID bike) {
-        return back("struck", logbook.strike(entry), bike);
+    String strike(@RequestParam List<UUID> entry) {
+        logbook.strike(entry);
+        return "redirect:/log";
     }
 
     @PostMapping("/log/put-back")
-    String putBack(@RequestParam List<UUID> entry, @RequestParam(required = false) UUID bike) {
-        return back("written", logbook.putBack(entry), bike);
-    }
-
-    private static String back(String outcome, List<UUID> ids, UUID bike) {
-        if (bike == null) {
-            return "redirect:/log";
-        }
-        return "redirect:"
-                + UriComponentsBuilder.fromPath("/bikes/{bike}/pressure")
-                        .queryParam(outcome, ids.toArray())
-                        .buildAndExpand(bike)
-                        .toUriString();
+    String putBack(@RequestParam List<UUID> entry) {
+        logbook.putBack(entry);
+        return "redirect:/log";
     }
 }

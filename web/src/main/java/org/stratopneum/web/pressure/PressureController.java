@@ -65,13 +65,26 @@ class PressureController {
         ReadingForm form = ReadingForm.typed(parameters);
         Problems problems = new Problems();
         Optional<ReadingForm.Readings> readings =
-                form.readings(problems, ask.rider().zoneId(), logbook.now());
+                form.readings(problems, ask.bike(), ask.rider().zoneId(), logbook.now());
         if (readings.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("page", desk.page(ask.with(problems), form, null, null));
             return PAGE;
         }
-        return written(ask, writer.write(ask.bike(), form, readings.get(), ask.told()));
+        return back(ask, "written", writer.write(ask.bike(), ask.rider(), form, readings.get(), ask.told()));
+    }
+
+    /** Undoes what was just written. */
+    @PostMapping("/bikes/{id}/strike")
+    String strike(@PathVariable UUID id, @RequestParam Map<String, String> parameters, @RequestParam List<UUID> entry) {
+        return back(desk.ask(id, parameters), "struck", logbook.strike(entry));
+    }
+
+    /** Undoes the undoing. */
+    @PostMapping("/bikes/{id}/put-back")
+    String putBack(
+            @PathVariable UUID id, @RequestParam Map<String, String> parameters, @RequestParam List<UUID> entry) {
+        return back(desk.ask(id, parameters), "written", logbook.putBack(entry));
     }
 
     @PostMapping("/bikes/{id}/as-told")
@@ -93,14 +106,17 @@ class PressureController {
         Map<WheelPosition, UUID> ids = new EnumMap<>(WheelPosition.class);
         ids.put(WheelPosition.REAR, rearEntry);
         ids.put(WheelPosition.FRONT, frontEntry);
-        return written(ask, writer.writeAsTold(ask.bike(), ask.told().orElseThrow(), ids));
+        return back(
+                ask,
+                "written",
+                writer.writeAsTold(ask.bike(), ask.rider(), ask.told().orElseThrow(), ids));
     }
 
     /** Back to the page by a redirect, with the ride as it was and the way to undo. */
-    private static String written(PressureDesk.Ask ask, List<UUID> ids) {
+    private static String back(PressureDesk.Ask ask, String outcome, List<UUID> ids) {
         UriComponentsBuilder address = UriComponentsBuilder.fromPath("/bikes/{id}/pressure");
-        ask.form().parameters().forEach((field, text) -> address.queryParam(field, "{" + field + "}"));
-        address.queryParam("written", ids.toArray());
+        ask.form().parameters().keySet().forEach(field -> address.queryParam(field, "{" + field + "}"));
+        address.queryParam(outcome, ids.toArray());
         Map<String, Object> values = new HashMap<>(ask.form().parameters());
         values.put("id", ask.bike().id());
         return "redirect:" + address.encode().buildAndExpand(values).toUriString();

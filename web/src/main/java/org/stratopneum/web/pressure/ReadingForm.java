@@ -14,6 +14,7 @@ import org.stratopneum.core.check.Range;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.Temperature;
+import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.PressureText;
@@ -66,13 +67,14 @@ final class ReadingForm {
     /** The id under which the reading of {@code position} is written; a new one where the form's is unreadable. */
     UUID entryId(WheelPosition position) {
         try {
-            return UUID.fromString(text(position == WheelPosition.REAR ? "rearEntry" : "frontEntry"));
+            return UUID.fromString(text(fieldOf(position) + "Entry"));
         } catch (IllegalArgumentException exception) {
             return UUID.randomUUID();
         }
     }
 
-    Optional<Readings> readings(Problems problems, ZoneId zone, Instant now) {
+    /** Reads what was typed for the wheels of {@code bike}; faults go to {@code problems}, and then there is nothing. */
+    Optional<Readings> readings(Problems problems, BikeStanding bike, ZoneId zone, Instant now) {
         FormReader reader = new FormReader(typed);
         PressureUnit unit = reader.choice("unit", PressureUnit.class).orElse(null);
         Map<WheelPosition, Double> kpa = new LinkedHashMap<>();
@@ -81,12 +83,16 @@ final class ReadingForm {
                 reader.problems().add(Problem.of("unit", Problem.MISSING));
             }
         } else {
-            read(reader, "rear", unit).ifPresent(value -> kpa.put(WheelPosition.REAR, value));
-            read(reader, "front", unit).ifPresent(value -> kpa.put(WheelPosition.FRONT, value));
+            for (WheelPosition position : WheelPosition.values()) {
+                read(reader, fieldOf(position), unit).ifPresent(value -> kpa.put(position, value));
+            }
         }
         if (reader.isBlank("rear") && reader.isBlank("front")) {
             reader.problems().add(Problem.of("rear", "nothing-typed"));
         }
+        kpa.keySet().stream()
+                .filter(position -> bike.wheel(position).isEmpty())
+                .forEach(position -> reader.problems().add(Problem.of(fieldOf(position), "no-wheel")));
         Instant at = moment(reader, zone, now);
         Double temperature = reader.number("temperature", Temperature.CELSIUS).orElse(null);
         problems.addAll(reader.problems().list());
@@ -94,6 +100,10 @@ final class ReadingForm {
             return Optional.empty();
         }
         return Optional.of(new Readings(kpa, unit, "SET".equals(reader.text("state")), at, temperature));
+    }
+
+    private static String fieldOf(WheelPosition position) {
+        return position == WheelPosition.REAR ? "rear" : "front";
     }
 
     private static Optional<Double> read(FormReader reader, String field, PressureUnit unit) {

@@ -40,15 +40,18 @@ class ReadingWriter {
      * @return ids of the entries
      */
     @Transactional
-    List<UUID> write(BikeStanding bike, ReadingForm form, ReadingForm.Readings readings, Optional<Told> told) {
+    List<UUID> write(
+            BikeStanding bike, Rider rider, ReadingForm form, ReadingForm.Readings readings, Optional<Told> told) {
         riders.rememberUnit(readings.unit());
         Instant now = logbook.now();
+        UUID gauge = garage.usualGauge().orElse(null);
         Instant at = readings.at() == null ? now : readings.at();
         List<LogEntry> entries = new ArrayList<>();
         readings.gaugeKpa().forEach((position, kpa) -> {
             Double toldKpa = told.map(found -> found.pressure(position).kpa()).orElse(null);
             PressureRead read = new PressureRead(kpa, readings.unit(), readings.afterInflation(), toldKpa);
-            entries.add(entry(form.entryId(position), at, now, bike, position, read)
+            LogSubject subject = subject(bike, position).readWith(gauge);
+            entries.add(LogEntry.of(form.entryId(position), at, now, rider.zone(), subject, read)
                     .withTemperature(readings.temperatureC()));
         });
         logbook.writeAll(entries);
@@ -57,25 +60,23 @@ class ReadingWriter {
 
     /** Writes both wheels as set to what was told. */
     @Transactional
-    List<UUID> writeAsTold(BikeStanding bike, Told told, Map<WheelPosition, UUID> ids) {
+    List<UUID> writeAsTold(BikeStanding bike, Rider rider, Told told, Map<WheelPosition, UUID> ids) {
         Instant now = logbook.now();
+        UUID gauge = garage.usualGauge().orElse(null);
         List<LogEntry> entries = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             double kpa = told.pressure(position).kpa();
             PressureRead read = new PressureRead(kpa, told.unit(), true, kpa);
-            entries.add(entry(ids.get(position), now, now, bike, position, read));
+            LogSubject subject = subject(bike, position).readWith(gauge);
+            entries.add(LogEntry.of(ids.get(position), now, now, rider.zone(), subject, read));
         }
         logbook.writeAll(entries);
         return entries.stream().map(LogEntry::id).toList();
     }
 
-    private LogEntry entry(
-            UUID id, Instant at, Instant now, BikeStanding bike, WheelPosition position, PressureRead read) {
-        Rider rider = riders.self();
+    private static LogSubject subject(BikeStanding bike, WheelPosition position) {
         WheelStanding wheel = bike.wheel(position).orElseThrow();
         UUID tire = wheel.tire().map(WheelStanding.Tire::id).orElse(null);
-        LogSubject subject = LogSubject.wheel(bike.id(), wheel.wheelId(), tire)
-                .readWith(garage.usualGauge().orElse(null));
-        return LogEntry.of(id, at, now, rider.zone(), subject, read);
+        return LogSubject.wheel(bike.id(), wheel.wheelId(), tire);
     }
 }

@@ -3,7 +3,9 @@ package org.stratopneum.web.api;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.net.http.HttpResponse;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
@@ -14,6 +16,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 @ExtendWith(RunningApplication.class)
 class CalculatorsTest {
@@ -202,13 +205,16 @@ class CalculatorsTest {
 
     @Test
     void otherMethodsAndTypesAreAnsweredAsProblemsToo() {
-        assertThat(site.get("/api/v1/calc/tire/section").statusCode()).isEqualTo(405);
-        assertThat(site.post("/api/v1/calc/tire/section", "a=b", "Content-Type", "text/plain")
-                        .statusCode())
-                .isEqualTo(415);
-        assertThat(site.post("/api/v1/calc/nothing", "{}", "Content-Type", "application/json")
-                        .statusCode())
-                .isEqualTo(404);
+        Map<Integer, HttpResponse<String>> answers = Map.of(
+                405, site.get("/api/v1/calc/tire/section"),
+                415, site.post("/api/v1/calc/tire/section", "a=b", "Content-Type", "text/plain"),
+                404, site.post("/api/v1/calc/nothing", "{}", "Content-Type", "application/json"));
+        answers.forEach((status, answer) -> {
+            assertThat(answer.statusCode()).isEqualTo(status);
+            assertThat(answer.headers().firstValue("Content-Type")).contains("application/problem+json");
+            assertThat(JsonMapper.shared().readTree(answer.body()).get("status").asInt())
+                    .isEqualTo(status);
+        });
     }
 
     /** Whatever is put in place of a value, the answer is an advice or a list of faults, never a failure of ours. */

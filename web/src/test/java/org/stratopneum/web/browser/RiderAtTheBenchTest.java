@@ -129,7 +129,7 @@ class RiderAtTheBenchTest {
 
     @Test
     void bothReadingsAreTypedByKeyboardAloneAndCanBeUndone() {
-        browser.open(site.address() + SLEDGE);
+        browser.open(site.address() + SLEDGE + "?luggageRearKg=7");
         WebElement page = browser.find("html");
         browser.find("#rear").sendKeys("27", Keys.TAB);
         WebElement front = browser.driver().switchTo().activeElement();
@@ -146,6 +146,9 @@ class RiderAtTheBenchTest {
 
         browser.press("#undo");
         assertThat(browser.text(".outcome")).contains("Written", "27.0 psi");
+        assertThat(browser.find("#luggageRearKg").getAttribute("value"))
+                .as("the ride stays")
+                .isEqualTo("7");
         browser.press("#undo");
         assertThat(browser.text("#told")).doesNotContain("last 27.0 psi");
     }

@@ -65,11 +65,24 @@ class PagesTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"/nothing, 404", "/bikes/not-an-id/pressure, 400", "/log?beforeTime=tomorrow, 400"})
+    @CsvSource({
+        "/nothing, 404",
+        "/bikes/not-an-id/pressure, 400",
+        "/log?beforeTime=tomorrow, 400",
+        "/bikes/x/readings, 405",
+        "/error, 404"
+    })
     void whatIsNotThereIsSaidOnAPageOfOurOwn(String path, int status) {
         HttpResponse<String> page = site.get(path);
         assertThat(page.statusCode()).isEqualTo(status);
         assertThat(page.body()).contains("To the bikes").doesNotContain("Exception", "\tat ", "null");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"+1000000000-01-01T00:00:00Z", "-1000000000-01-01T00:00:00Z", "1970-01-01T00:00:00Z"})
+    void theLogHasAPageForEveryMoment(String moment) {
+        String path = "/log?beforeSequence=1&beforeTime=" + Site.encode(moment);
+        assertThat(site.get(path).statusCode()).isEqualTo(200);
     }
 
     @Test

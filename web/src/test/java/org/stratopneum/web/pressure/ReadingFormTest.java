@@ -1,0 +1,105 @@
+package org.stratopneum.web.pressure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.check.Problems;
+import org.stratopneum.core.pressure.DropSchool;
+import org.stratopneum.core.pressure.Ground;
+import org.stratopneum.core.pressure.Posture;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.bikes.WheelStanding;
+
+class ReadingFormTest {
+
+    private static final Instant NOW = Instant.parse("2026-05-10T10:00:00Z");
+    private static final ZoneId ZONE = ZoneId.of("Europe/Vienna");
+
+    private final Problems problems = new Problems();
+
+    @Test
+    void onlyTheWheelThatWasTypedIsRead() {
+        ReadingForm.Readings read = read(Map.of("rear", "1,85", "front", " ", "unit", "BAR", "state", "SET"))
+                .orElseThrow();
+        assertThat(read.gaugeKpa()).containsOnlyKeys(WheelPosition.REAR);
+        assertThat(read.gaugeKpa().get(WheelPosition.REAR)).isCloseTo(185, within(1e-9));
+        assertThat(read.afterInflation()).isTrue();
+        assertThat(read.at()).isNull();
+    }
+
+    @Test
+    void aTypedMomentIsInTheRidersZone() {
+        ReadingForm.Readings read = read(Map.of("front", "20", "unit", "PSI", "at", "2026-05-10T07:30"))
+                .orElseThrow();
+        assertThat(read.at()).isEqualTo(Instant.parse("2026-05-10T05:30:00Z"));
+    }
+
+    @ParameterizedTest
+    @EnumSource(PressureUnit.class)
+    void theLimitIsSaidInTheUnitThatWasTypedAndNeverAboveOurs(PressureUnit unit) {
+        assertThat(read(Map.of("rear", "99999", "unit", unit.name()))).isEmpty();
+        Problem problem = problems.list().get(0);
+        assertThat(problem.field()).isEqualTo("rear");
+        assertThat(unit.toKpa(problem.limit())).isLessThanOrEqualTo(GaugePressure.TIRE_KPA.maximum() + 1e-6);
+        assertThat(read(Map.of("rear", problem.limit().toString(), "unit", unit.name())))
+                .isPresent();
+    }
+
+    @Test
+    void everyFaultIsFoundAtOnce() {
+        assertThat(read(Map.of("rear", "x", "front", "-1", "unit", "PSI", "at", "soon", "temperature", "999")))
+                .isEmpty();
+        assertThat(problems.list())
+                .extracting(Problem::field)
+                .containsExactlyInAnyOrder("rear", "front", "at", "temperature");
+    }
+
+    @Test
+    void aWheelThatIsNotInTheBikeCannotBeRead() {
+        BikeStanding unicycle = bike(wheel(WheelPosition.REAR), null);
+        ReadingForm form = ReadingForm.typed(Map.of("rear", "30", "front", "30", "unit", "PSI"));
+        assertThat(form.readings(problems, unicycle, ZONE, NOW)).isEmpty();
+        assertThat(problems.list()).containsExactly(Problem.of("front", "no-wheel"));
+    }
+
+    private Optional<ReadingForm.Readings> read(Map<String, String> typed) {
+        BikeStanding bike = bike(wheel(WheelPosition.REAR), wheel(WheelPosition.FRONT));
+        return ReadingForm.typed(typed).readings(problems, bike, ZONE, NOW);
+    }
+
+    private static BikeStanding bike(WheelStanding rear, WheelStanding front) {
+        return new BikeStanding(
+                UUID.randomUUID(),
+                "Test bike",
+                Posture.ROAD,
+                null,
+                new BikeStanding.Masses(10, 3, 0, 0, 0),
+                DropSchool.BALANCED,
+                false,
+                Map.of(Ground.SMOOTH_PAVEMENT, 1.0),
+                "Set",
+                rear,
+                front);
+    }
+
+    private static WheelStanding wheel(WheelPosition position) {
+        return new WheelStanding(
+                UUID.randomUUID(),
+                position,
+                new WheelStanding.Rim("Rim", 21, 622, false, null),
+                Optional.empty(),
+                Optional.empty());
+    }
+}
