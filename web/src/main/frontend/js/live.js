@@ -4,6 +4,7 @@
 const PAUSE_MS = 250;
 
 for (const form of document.querySelectorAll("form[data-live]")) {
+  const failed = form.querySelector("[data-live-failed]");
   let timer;
   let asked;
 
@@ -15,19 +16,22 @@ for (const form of document.querySelectorAll("form[data-live]")) {
     try {
       const answer = await fetch(`${form.dataset.live}?${query}`, { signal: asked.signal });
       if (!answer.ok) {
-        return;
+        throw new Error(`answered ${answer.status}`);
       }
       const fresh = new DOMParser().parseFromString(await answer.text(), "text/html");
       for (const part of fresh.querySelectorAll("[data-part]")) {
         document.getElementById(part.id)?.replaceWith(part);
       }
       showFaults(form);
+      failed.hidden = true;
       history.replaceState(null, "", `${form.action}?${query}`);
       form.removeAttribute("aria-busy");
     } catch (error) {
       if (error.name === "AbortError") {
         return;
       }
+      // what is told no longer belongs to what is typed: say so, the button still works
+      failed.hidden = false;
       form.removeAttribute("aria-busy");
     }
   };

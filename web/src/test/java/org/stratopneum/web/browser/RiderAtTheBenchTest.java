@@ -2,9 +2,8 @@ package org.stratopneum.web.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.results.Rule;
-import com.deque.html.axecore.selenium.AxeBuilder;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -235,62 +234,21 @@ class RiderAtTheBenchTest {
     }
 
     @Test
-    void onAPhoneNothingScrollsSidewaysAndRearStaysLeft() {
-        for (int width : new int[] {360, 390}) {
-            try (Browser phone = Browser.phone(width)) {
-                for (String path : List.of("/", SKYLARK, SKYLARK + "?bikeKg=9999", "/log", "/nothing")) {
-                    phone.open(site.address() + path);
-                    assertThat(phone.sidewaysScroll()).as(path + " at " + width).isZero();
-                }
-                phone.open(site.address() + SKYLARK);
-                assertThat(phone.find("#told-rear").getLocation().x)
-                        .isLessThan(phone.find("#told-front").getLocation().x);
-                assertThat(phone.find("#told-rear").getLocation().y)
-                        .isEqualTo(phone.find("#told-front").getLocation().y);
-                for (WebElement target : phone.all("button, select, input[type=text], .act, nav a")) {
-                    if (target.isDisplayed()) {
-                        assertThat(target.getSize().height)
-                                .as(target.getAttribute("outerHTML"))
-                                .isGreaterThanOrEqualTo(44);
-                    }
-                }
-            }
+    void whenTheServerDoesNotAnswerThePageSaysThatItsNumbersAreOld() {
+        browser.open(site.address() + SKYLARK);
+        double before = toldRear();
+        browser.driver().executeCdpCommand("Network.enable", Map.of());
+        browser.driver().executeCdpCommand("Network.setBlockedURLs", Map.of("urls", List.of("*/advice*")));
+        try {
+            browser.type("#riderKg", "90");
+            browser.waitFor(there -> browser.find("[data-live-failed]").isDisplayed());
+            assertThat(toldRear()).isEqualTo(before);
+        } finally {
+            browser.driver().executeCdpCommand("Network.setBlockedURLs", Map.of("urls", List.of()));
         }
-    }
-
-    @Test
-    void noPageHasAnAccessibilityFaultInEitherTheme() {
-        for (boolean dark : new boolean[] {false, true}) {
-            browser.darkTheme(dark);
-            for (String path : List.of(
-                    "/",
-                    SKYLARK,
-                    SKYLARK + "?bikeKg=9999&luggageRearKg=300",
-                    SLEDGE + "?luggageRearKg=250",
-                    "/log",
-                    "/nothing")) {
-                browser.open(site.address() + path);
-                List<Rule> violations =
-                        new AxeBuilder().analyze(browser.driver()).getViolations();
-                assertThat(violations)
-                        .as(path + (dark ? " dark" : " light"))
-                        .extracting(Rule::getId)
-                        .isEmpty();
-            }
-        }
-        browser.darkTheme(false);
-    }
-
-    @Test
-    void theContentPolicyStopsNothingOfOurs() {
-        browser.complaints();
-        for (String path : List.of("/", SKYLARK, "/log")) {
-            browser.open(site.address() + path);
-        }
-        assertThat(browser.complaints()).isEmpty();
-        assertThat(browser.driver()
-                        .executeScript("return document.fonts.ready.then(() => document.fonts.check('16px Saira'))"))
-                .isEqualTo(true);
+        browser.type("#riderKg", "91");
+        browser.waitFor(there -> toldRear() > before);
+        assertThat(browser.find("[data-live-failed]").isDisplayed()).isFalse();
     }
 
     private double toldRear() {
