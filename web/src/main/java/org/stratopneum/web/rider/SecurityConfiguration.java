@@ -47,7 +47,8 @@ class SecurityConfiguration {
         CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
         tokens.setCookieName("stratopneum-form");
         tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict").httpOnly(true));
-        http.authorizeHttpRequests(requests -> requests.requestMatchers("/", "/assets/**", "/error", "/favicon.ico")
+        http.authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/", "/calculators", "/assets/**", "/error", "/favicon.ico")
                         .permitAll()
                         .requestMatchers(EndpointRequest.to("health"))
                         .permitAll()

@@ -42,7 +42,8 @@ class EveryPageTest {
     void onAPhoneNothingScrollsSidewaysAndRearStaysLeft() {
         for (int width : new int[] {360, 390}) {
             try (Browser phone = Browser.phone(width)) {
-                for (String path : List.of("/", SKYLARK, SKYLARK + "?bikeKg=9999", "/log", "/nothing")) {
+                for (String path :
+                        List.of("/", SKYLARK, SKYLARK + "?bikeKg=9999", "/log", "/calculators", "/nothing")) {
                     phone.open(site.address() + path);
                     assertThat(phone.sidewaysScroll()).as(path + " at " + width).isZero();
                 }
@@ -72,6 +73,7 @@ class EveryPageTest {
                     SKYLARK + "?bikeKg=9999&luggageRearKg=300",
                     SLEDGE + "?luggageRearKg=250",
                     "/log",
+                    "/calculators",
                     "/nothing")) {
                 browser.open(site.address() + path);
                 List<Rule> violations =
@@ -88,7 +90,7 @@ class EveryPageTest {
     @Test
     void theContentPolicyStopsNothingOfOurs() {
         browser.complaints();
-        for (String path : List.of("/", SKYLARK, "/log")) {
+        for (String path : List.of("/", SKYLARK, "/log", "/calculators")) {
             browser.open(site.address() + path);
         }
         assertThat(browser.complaints()).isEmpty();

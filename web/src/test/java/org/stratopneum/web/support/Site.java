@@ -18,11 +18,6 @@ import tools.jackson.databind.json.JsonMapper;
 /** Talks plain HTTP to the running application. */
 public record Site(String address) {
 
-    static {
-        // the tests also pretend to come by another name
-        System.setProperty("jdk.httpclient.allowRestrictedHeaders", "host");
-    }
-
     private static final HttpClient CLIENT = HttpClient.newHttpClient();
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
