@@ -2,6 +2,7 @@ package org.stratopneum.web.rider;
 
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.authority.AuthorityUtils;
@@ -25,18 +26,26 @@ public final class CurrentRider {
 
     /** Runs {@code work} as {@code principal}, and puts back afterwards who was there before. */
     public static void runAs(RiderPrincipal principal, Runnable work) {
+        askAs(principal, () -> {
+            work.run();
+            return null;
+        });
+    }
+
+    /** The same, with an answer. */
+    public static <T> T askAs(RiderPrincipal principal, Supplier<T> work) {
         SecurityContext before = SecurityContextHolder.getContext();
         SecurityContext during = SecurityContextHolder.createEmptyContext();
         during.setAuthentication(authenticationOf(principal));
         SecurityContextHolder.setContext(during);
         try {
-            work.run();
+            return work.get();
         } finally {
             SecurityContextHolder.setContext(before);
         }
     }
 
-    static Authentication authenticationOf(RiderPrincipal principal) {
+    public static Authentication authenticationOf(RiderPrincipal principal) {
         return UsernamePasswordAuthenticationToken.authenticated(
                 principal, null, AuthorityUtils.createAuthorityList(AUTHORITY));
     }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -29,6 +30,9 @@ public interface RiderMapper {
             where id = current_rider() and pressure_unit <> #{unit}
             """)
     int rememberUnit(PressureUnit unit);
+
+    @Delete("delete from rider where id = current_rider()")
+    void deleteSelf();
 
     /** Moves the demo rider's entries forward to {@code today}; the number of entries moved, 0 when they are there. */
     @Select("select move_demo_to(#{demoRider}, #{today})")

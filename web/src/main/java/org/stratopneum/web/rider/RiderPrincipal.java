@@ -1,5 +1,6 @@
 package org.stratopneum.web.rider;
 
+import java.io.Serializable;
 import java.security.Principal;
 import java.util.UUID;
 
@@ -9,7 +10,7 @@ import java.util.UUID;
  * @param riderId whose rows are seen
  * @param demo whether the demo entry let them in without an account
  */
-public record RiderPrincipal(UUID riderId, boolean demo) implements Principal {
+public record RiderPrincipal(UUID riderId, boolean demo) implements Principal, Serializable {
 
     @Override
     public String getName() {

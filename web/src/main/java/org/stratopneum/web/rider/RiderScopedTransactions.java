@@ -28,10 +28,12 @@ class RiderScopedTransactions extends JdbcTransactionManager {
 
     @Override
     protected void doBegin(Object transaction, TransactionDefinition definition) {
+        // asked first: it may have to load the session, which has a transaction of its own
+        String rider = CurrentRider.id().map(Object::toString).orElse("");
         super.doBegin(transaction, definition);
         var holder = (ConnectionHolder) TransactionSynchronizationManager.getResource(obtainDataSource());
         try (PreparedStatement statement = connectionOf(holder).prepareStatement(NAME_THE_RIDER)) {
-            statement.setString(1, CurrentRider.id().map(Object::toString).orElse(""));
+            statement.setString(1, rider);
             statement.execute();
         } catch (SQLException exception) {
             doCleanupAfterCompletion(transaction);

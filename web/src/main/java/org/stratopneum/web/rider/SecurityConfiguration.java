@@ -5,13 +5,12 @@ import org.springframework.boot.security.autoconfigure.actuate.web.servlet.Endpo
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
-import org.springframework.security.web.authentication.session.NullAuthenticatedSessionStrategy;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** What may be asked by whom, and what every answer tells the browser to refuse. */
@@ -37,35 +36,54 @@ class SecurityConfiguration {
     SecurityFilterChain calculators(HttpSecurity http) throws Exception {
         http.securityMatcher("/api/**")
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
-                .csrf(csrf -> csrf.disable());
-        return withoutSession(http).build();
+                .csrf(csrf -> csrf.disable())
+                .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS));
+        return withoutExtras(http).build();
+    }
+
+    /** Pages for which nobody needs to be anybody. */
+    private static final String[] OPEN = {
+        "/",
+        "/calculators",
+        "/sign-in",
+        "/sign-up",
+        "/sign-up/strength",
+        "/recover",
+        "/assets/**",
+        "/error",
+        "/favicon.ico"
+    };
+
+    @Bean
+    CsrfTokenRepository formTokens() {
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieName("stratopneum-form");
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict").httpOnly(true));
+        return tokens;
     }
 
     @Bean
     @Order(2)
-    SecurityFilterChain pages(HttpSecurity http, Optional<DemoEntry> demoEntry) throws Exception {
-        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
-        tokens.setCookieName("stratopneum-form");
-        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict").httpOnly(true));
-        http.authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/", "/calculators", "/assets/**", "/error", "/favicon.ico")
+    SecurityFilterChain pages(HttpSecurity http, CsrfTokenRepository tokens, Optional<DemoEntry> demoEntry)
+            throws Exception {
+        http.authorizeHttpRequests(requests -> requests.requestMatchers(OPEN)
                         .permitAll()
                         .requestMatchers(EndpointRequest.to("health"))
                         .permitAll()
                         .anyRequest()
                         .hasAuthority(CurrentRider.AUTHORITY))
-                // the demo entry signs in at every request: a token renewed each time would spoil every other open form
-                .csrf(csrf -> csrf.csrfTokenRepository(tokens)
-                        .sessionAuthenticationStrategy(new NullAuthenticatedSessionStrategy()))
+                .csrf(csrf -> csrf.csrfTokenRepository(tokens))
+                // no session management here: it would keep the demo rider, who signs in at every request, in a
+                // session,
+                // and renew the form token each time. Signing in (account.Session) begins the session itself
                 .exceptionHandling(handling -> handling.authenticationEntryPoint(
-                        (request, response, exception) -> response.sendError(HttpStatus.FORBIDDEN.value())));
+                        (request, response, exception) -> response.sendRedirect("/sign-in")));
         demoEntry.ifPresent(filter -> http.addFilterBefore(filter, AnonymousAuthenticationFilter.class));
-        return withoutSession(http).build();
+        return withoutExtras(http).build();
     }
 
-    private static HttpSecurity withoutSession(HttpSecurity http) throws Exception {
-        return http.sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
-                .requestCache(cache -> cache.disable())
+    private static HttpSecurity withoutExtras(HttpSecurity http) throws Exception {
+        return http.requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)));

@@ -14,6 +14,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.NoSuchElementException;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebDriver;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -148,12 +149,18 @@ final class Browser implements AutoCloseable {
         waitFor(there -> "complete".equals(driver.executeScript("return document.readyState")));
     }
 
+    /** Whether the page that {@code element} belonged to has gone; the driver has more than one way of saying so. */
     static boolean isStale(WebElement element) {
         try {
             element.isEnabled();
             return false;
         } catch (StaleElementReferenceException | NoSuchElementException exception) {
             return true;
+        } catch (WebDriverException exception) {
+            if (String.valueOf(exception.getMessage()).contains("does not belong to the document")) {
+                return true;
+            }
+            throw exception;
         }
     }
 

@@ -42,8 +42,16 @@ class EveryPageTest {
     void onAPhoneNothingScrollsSidewaysAndRearStaysLeft() {
         for (int width : new int[] {360, 390}) {
             try (Browser phone = Browser.phone(width)) {
-                for (String path :
-                        List.of("/", SKYLARK, SKYLARK + "?bikeKg=9999", "/log", "/calculators", "/nothing")) {
+                for (String path : List.of(
+                        "/",
+                        SKYLARK,
+                        SKYLARK + "?bikeKg=9999",
+                        "/log",
+                        "/calculators",
+                        "/sign-up",
+                        "/sign-in",
+                        "/recover",
+                        "/nothing")) {
                     phone.open(site.address() + path);
                     assertThat(phone.sidewaysScroll()).as(path + " at " + width).isZero();
                 }

@@ -96,10 +96,11 @@ class PagesTest {
     void theDemoGarageStaysShutForWhoDoesNotSitAtTheMachine(String header, String value) {
         HttpResponse<String> first = site.get("/", header, value);
         assertThat(first.statusCode()).isEqualTo(200);
-        assertThat(first.body()).contains("Nothing is open here").doesNotContain("Heron");
+        assertThat(first.body()).contains("Make an account", "Sign in").doesNotContain("Heron");
         for (String path : List.of(PRESSURE, "/log", PRESSURE + "/advice")) {
             HttpResponse<String> page = site.get(path, header, value);
-            assertThat(page.statusCode()).as(path).isEqualTo(403);
+            assertThat(page.statusCode()).as(path).isEqualTo(302);
+            assertThat(page.headers().firstValue("Location")).as(path).contains("/sign-in");
             assertThat(page.body()).doesNotContain("Heron");
         }
     }
