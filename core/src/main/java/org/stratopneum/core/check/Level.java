@@ -5,9 +5,5 @@ public enum Level {
     FINE,
     WARNS,
     WARNS_STRONGLY,
-    BLOCKS;
-
-    public boolean atLeast(Level other) {
-        return compareTo(other) >= 0;
-    }
+    BLOCKS
 }

@@ -27,6 +27,9 @@ public record GroundMix(Map<Ground, Double> shares) {
     /** From this share on a ground decides the rim-strike floor (ratio). */
     private static final double COMMON_FROM = 0.10;
 
+    /** Wet ground (ratio; rule of thumb). */
+    private static final double WET = 0.95;
+
     public GroundMix {
         Problems problems = new Problems();
         shares.forEach((ground, share) -> problems.check(ground.name(), share, SHARE));
@@ -64,8 +67,6 @@ public record GroundMix(Map<Ground, Double> shares) {
     public double wetFactorFor(double widthMm) {
         return weighted(widthMm, true) / weighted(widthMm, false);
     }
-
-    private static final double WET = 0.95;
 
     private double weighted(double widthMm, boolean wet) {
         return shares.entrySet().stream()

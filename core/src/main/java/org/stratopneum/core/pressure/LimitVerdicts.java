@@ -122,7 +122,14 @@ final class LimitVerdicts {
         for (Ground ground : wheel.ride().ground().rareHarderGrounds()) {
             GaugePressure floor = strike.floorFor(ground.neededStrikeIndexCm());
             if (floor.isAbove(advised)) {
-                add(Level.WARNS, VerdictCode.RARE_GROUND, ground, floor, advised);
+                // a remedy must never point above the ceiling
+                boolean allowed = limits.ceiling() == null || !floor.isAbove(limits.ceiling());
+                add(
+                        Level.WARNS,
+                        allowed ? VerdictCode.RARE_GROUND : VerdictCode.RARE_GROUND_ABOVE_CEILING,
+                        ground,
+                        floor,
+                        allowed ? advised : limits.ceiling());
             }
         }
     }

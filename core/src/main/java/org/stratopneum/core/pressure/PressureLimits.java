@@ -70,9 +70,4 @@ public record PressureLimits(GaugePressure tireMinimum, GaugePressure strikeFloo
         GaugePressure raised = pressure.isBelow(floor()) ? floor() : pressure;
         return ceiling != null && raised.isAbove(ceiling) ? ceiling : raised;
     }
-
-    /** Whether {@code pressure} may be set. */
-    public boolean allow(GaugePressure pressure) {
-        return hold(pressure).equals(pressure);
-    }
 }

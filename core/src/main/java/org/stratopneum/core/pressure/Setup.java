@@ -34,6 +34,9 @@ public record Setup(
     /** The lowest printed pressure is above the highest. */
     public static final String MIN_ABOVE_MAX = "min-above-max";
 
+    /** A foam insert carries part of the load (ratio; rule of thumb). */
+    private static final double INSERT_FACTOR = 0.92;
+
     public Setup {
         Objects.requireNonNull(kind, "kind");
         Objects.requireNonNull(casing, "casing");
@@ -59,6 +62,4 @@ public record Setup(
     public double kindFactor() {
         return insert ? INSERT_FACTOR : kind.factor();
     }
-
-    private static final double INSERT_FACTOR = 0.92;
 }

@@ -39,5 +39,8 @@ public final class VerdictCode {
     /** Ground, its floor, advised pressure (GaugePressure). */
     public static final String RARE_GROUND = "rare-ground";
 
+    /** Ground, its floor, the ceiling under it (GaugePressure). */
+    public static final String RARE_GROUND_ABOVE_CEILING = "rare-ground-above-ceiling";
+
     private VerdictCode() {}
 }

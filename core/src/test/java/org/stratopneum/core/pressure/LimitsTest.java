@@ -185,6 +185,28 @@ class LimitsTest {
                 .isTrue();
     }
 
+    /** "Pump up for that part" would be wrong advice where the ceiling forbids it. */
+    @Test
+    void aRareGroundThatWantsMoreThanTheCeilingIsNotPumpedFor() {
+        GroundMix mix = new GroundMix(Map.of(Ground.FINE_GRAVEL, 0.95, Ground.BIKE_PARK, 0.05));
+        Cases bike = Cases.mountain(35, Ground.FINE_GRAVEL, 91).ground(mix);
+        GaugePressure wanted = bike.advise().rear().verdicts().stream()
+                .filter(found -> found.code().equals("rare-ground"))
+                .map(found -> (GaugePressure) found.details().get(1))
+                .findFirst()
+                .orElseThrow();
+
+        WheelAdvice held = bike.tireMaxKpa(wanted.kpa() - 1).advise().rear();
+
+        assertThat(held.verdicts())
+                .extracting(Verdict::code)
+                .contains("rare-ground-above-ceiling")
+                .doesNotContain("rare-ground");
+        assertThat(bike.tireMaxKpa(wanted.kpa()).advise().rear().verdicts())
+                .extracting(Verdict::code)
+                .contains("rare-ground");
+    }
+
     @Test
     void anEverydayRideHasNothingAgainstIt() {
         BikeAdvice advice = Cases.mountain(57, Ground.CROSS_COUNTRY, 91)

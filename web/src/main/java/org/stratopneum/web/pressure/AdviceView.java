@@ -5,10 +5,6 @@ import java.util.List;
 /** What to set on both wheels and why, in words. */
 record AdviceView(WheelPanel rear, WheelPanel front, List<StepRow> steps, String system, String strikeGround) {
 
-    public boolean blocked() {
-        return rear.blocked() || front.blocked();
-    }
-
     public List<WheelPanel> wheels() {
         return List.of(rear, front);
     }

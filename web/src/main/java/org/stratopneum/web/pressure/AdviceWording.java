@@ -5,7 +5,6 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -38,9 +37,11 @@ class AdviceWording {
 
     private final Wording wording;
     private final VerdictWording verdicts;
+    private final WindowWording windows;
 
-    AdviceWording(Wording wording, VerdictWording verdicts) {
+    AdviceWording(Wording wording, VerdictWording verdicts, WindowWording windows) {
         this.wording = wording;
+        this.windows = windows;
         this.verdicts = verdicts;
     }
 
@@ -72,12 +73,7 @@ class AdviceWording {
                 PressureText.name(unit),
                 PressureText.text(pressure, beside),
                 advice.blocked(),
-                window == null
-                        ? null
-                        : wording.text(
-                                "window.range",
-                                PressureText.number(window.low(), unit),
-                                PressureText.text(window.high(), unit)),
+                window == null ? null : windows.range(window, unit),
                 wheel.lastReading()
                         .map(reading -> reading(reading, window, reader))
                         .orElse(null),
@@ -96,12 +92,12 @@ class AdviceWording {
 
     private WheelPanel.LastReading reading(WheelStanding.Reading reading, PressureWindow window, Reader reader) {
         GaugePressure pressure = reading.read().pressure();
-        Optional<PressureWindow.Side> side = Optional.ofNullable(window).map(found -> found.sideOf(pressure));
+        WindowWording.Side side = windows.side(window, pressure);
         return new WheelPanel.LastReading(
                 PressureText.text(pressure, reader.unit()),
                 Age.of(reading.at(), reader.now(), reader.zone(), wording),
-                side.map(found -> wording.of("side", found)).orElse(""),
-                side.map(found -> found.name().toLowerCase(Locale.ROOT)).orElse("none"));
+                side.word(),
+                side.code());
     }
 
     private String floor(WheelAdvice advice, PressureUnit unit) {

@@ -64,8 +64,12 @@ class PressureDesk {
             BikeAdvice advice,
             List<Problem> problems) {
 
+        /** What may be set and written: nothing where riding is blocked, or beyond what a tire can have held. */
         Optional<Told> told() {
-            return Optional.ofNullable(advice).map(found -> Told.of(found, rider.pressureUnit()));
+            return Optional.ofNullable(advice)
+                    .filter(found -> !found.blocked())
+                    .map(found -> Told.of(found, rider.pressureUnit()))
+                    .filter(Told::canBeHeld);
         }
 
         Ask with(Problems more) {
@@ -96,7 +100,15 @@ class PressureDesk {
         AdviceView advice =
                 ask.advice() == null ? null : adviceWording.view(ask.bike(), ask.advice(), ask.ride(), reader);
         return new PressurePage(
-                ask.bike(), ask.form(), reading, errors(ask), advice, PressurePage.Ids.fresh(), outcome, notice);
+                ask.bike(),
+                ask.form(),
+                reading,
+                errors(ask),
+                advice,
+                ask.told().isPresent(),
+                PressurePage.Ids.fresh(),
+                outcome,
+                notice);
     }
 
     private Map<String, String> errors(Ask ask) {
@@ -108,7 +120,6 @@ class PressureDesk {
     /** Whether what the rider saw is still what is told, and may be set. */
     boolean stillTold(Ask ask, String rear, String front) {
         return ask.told()
-                .filter(told -> !ask.advice().blocked())
                 .filter(told -> PressureText.number(told.rear(), told.unit()).equals(rear))
                 .filter(told -> PressureText.number(told.front(), told.unit()).equals(front))
                 .isPresent();

@@ -12,6 +12,7 @@ import org.stratopneum.web.bikes.BikeStanding;
  *
  * @param errors message for each field that is wrong
  * @param advice what to set, or null while it cannot be told
+ * @param settable whether "set as told" is offered
  * @param outcome what was just done, or null
  * @param notice a sentence at the top, or null
  */
@@ -21,6 +22,7 @@ record PressurePage(
         ReadingForm reading,
         Map<String, String> errors,
         AdviceView advice,
+        boolean settable,
         Ids ids,
         Outcome outcome,
         String notice) {

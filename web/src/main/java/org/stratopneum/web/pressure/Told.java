@@ -1,5 +1,6 @@
 package org.stratopneum.web.pressure;
 
+import java.util.stream.Stream;
 import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.GaugeStep;
 import org.stratopneum.core.pressure.WheelAdvice;
@@ -21,6 +22,13 @@ public record Told(double rear, double front, PressureUnit unit) {
 
     private static double told(WheelAdvice advice, PressureUnit unit) {
         return GaugeStep.nearest(advice.pressure(), advice.limits(), unit);
+    }
+
+    /** Whether a tire can have held both; without printed limits a great load on a thin tire asks for more. */
+    boolean canBeHeld() {
+        return Stream.of(WheelPosition.values())
+                .allMatch(position ->
+                        GaugePressure.TIRE_KPA.contains(pressure(position).kpa()));
     }
 
     double at(WheelPosition position) {

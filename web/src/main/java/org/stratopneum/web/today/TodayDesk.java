@@ -3,7 +3,6 @@ package org.stratopneum.web.today;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,6 +20,7 @@ import org.stratopneum.web.drawing.WheelDrawing;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.pressure.Told;
+import org.stratopneum.web.pressure.WindowWording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.wording.Age;
@@ -37,8 +37,16 @@ class TodayDesk {
     private final BikeAdvisor advisor;
     private final Logbook logbook;
     private final Wording wording;
+    private final WindowWording windows;
 
-    TodayDesk(Garage garage, Riders riders, BikeAdvisor advisor, Logbook logbook, Wording wording) {
+    TodayDesk(
+            Garage garage,
+            Riders riders,
+            BikeAdvisor advisor,
+            Logbook logbook,
+            Wording wording,
+            WindowWording windows) {
+        this.windows = windows;
         this.garage = garage;
         this.riders = riders;
         this.advisor = advisor;
@@ -80,7 +88,8 @@ class TodayDesk {
         Optional<PressureWindow> window = own.map(WheelAdvice::window);
         Optional<GaugePressure> read =
                 wheel.lastReading().map(reading -> reading.read().pressure());
-        Optional<PressureWindow.Side> side = window.flatMap(found -> read.map(found::sideOf));
+        WindowWording.Side side =
+                read.map(found -> windows.side(window.orElse(null), found)).orElse(WindowWording.Side.NONE);
         return new BikeCard.WheelCard(
                 wheel.position(),
                 wheel.tireOnRim().map(TireOnRim::section).map(WheelDrawing::of).orElse(null),
@@ -90,17 +99,13 @@ class TodayDesk {
                 PressureText.name(unit),
                 told.map(found -> PressureText.text(found, PressureText.beside(unit)))
                         .orElse(""),
-                window.map(found -> wording.text(
-                                "window.range",
-                                PressureText.number(found.low(), unit),
-                                PressureText.text(found.high(), unit)))
-                        .orElse(""),
+                window.map(found -> windows.range(found, unit)).orElse(""),
                 read.map(found -> PressureText.text(found, unit)).orElse(null),
                 wheel.lastReading()
                         .map(reading -> Age.of(reading.at(), now, rider.zoneId(), wording))
                         .orElse(""),
-                side.map(found -> wording.of("side", found)).orElse(""),
-                side.map(found -> found.name().toLowerCase(Locale.ROOT)).orElse("none"),
+                side.word(),
+                side.code(),
                 own.map(WheelAdvice::blocked).orElse(false));
     }
 }

@@ -73,6 +73,9 @@ class RiderAtTheBenchTest {
                 .hasSize(6)
                 .allSatisfy(number ->
                         assertThat(Double.parseDouble(number.getText())).isBetween(10.0, 72.5));
+        // an image hides its text from those who hear the page, so its name must say the number
+        assertThat(browser.find(".wheel-face").getAttribute("aria-label"))
+                .startsWith("Set rear " + browser.text(".wheel-number") + " psi");
         assertThat(browser.text(".stand-note.stand-rear")).contains("last", "psi", "the window");
     }
 

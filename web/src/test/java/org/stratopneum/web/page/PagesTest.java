@@ -165,7 +165,7 @@ class PagesTest {
         String page = site.get(PRESSURE + "?luggageRearKg=300&drop=FIRM").body();
         assertThat(page)
                 .contains("Do not ride this", "This tire cannot carry this load", "What would help")
-                .doesNotContain("id=\"set-as-told\"");
+                .doesNotContain("id=\"set-as-told\"", "told 65", "window 65");
         HttpResponse<String> answer = site.postForm(
                 PRESSURE,
                 HERON + "/as-told",
@@ -177,6 +177,21 @@ class PagesTest {
                         "toldRear", "65.0",
                         "toldFront", "30.0"));
         assertThat(answer.statusCode()).isEqualTo(409);
+    }
+
+    /** Where riding is blocked nothing is told, so the log must not say that something was. */
+    @Test
+    void aReadingUnderABlockedRideIsWrittenWithoutWhatWasTold() {
+        for (String rear : List.of("160", "45")) {
+            HttpResponse<String> written = site.postForm(
+                    PRESSURE,
+                    HERON + "/readings",
+                    Map.of("luggageRearKg", rear, "drop", "FIRM", "rear", "2.222", "unit", "BAR", "state", "FOUND"));
+            assertThat(written.statusCode()).isEqualTo(302);
+            String line = site.get("/log").body().split("class=\"log-line\"")[1];
+            assertThat(line).contains("read 2.22 bar");
+            assertThat(line.contains("told")).as(rear + " kg").isEqualTo(rear.equals("45"));
+        }
     }
 
     @Test
