@@ -40,5 +40,13 @@ class ArchitectureTest {
             .resideInAnyPackage("..core.check..", "..core.quantity..", "..core.tire..", "..core.air..")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("..core.pressure..");
+            .resideInAnyPackage("..core.pressure..", "..core.agenda..");
+
+    @ArchTest
+    static final ArchRule nobodySeesTheAgenda = classes()
+            .that()
+            .resideInAPackage("..core.agenda..")
+            .should()
+            .onlyHaveDependentClassesThat()
+            .resideInAPackage("..core.agenda..");
 }

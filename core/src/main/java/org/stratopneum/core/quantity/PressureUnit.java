@@ -5,19 +5,23 @@ import javax.measure.UnitConverter;
 import javax.measure.quantity.Pressure;
 
 /** The pressure units found on gauges, each with the step that its gauges can show. */
-public enum PressureUnit {
-    PSI(NonSiUnits.PSI, 0.5),
-    BAR(NonSiUnits.BAR, 0.05),
-    KPA(NonSiUnits.KILOPASCAL, 5);
+public enum PressureUnit implements QuantityUnit {
+    PSI(NonSiUnits.PSI, "psi", 0.5, 1),
+    BAR(NonSiUnits.BAR, "bar", 0.05, 2),
+    KPA(NonSiUnits.KILOPASCAL, "kPa", 5, 0);
 
     private final UnitConverter toKpa;
     private final UnitConverter fromKpa;
+    private final String symbol;
     private final double resolution;
+    private final int decimals;
 
-    PressureUnit(Unit<Pressure> unit, double resolution) {
+    PressureUnit(Unit<Pressure> unit, String symbol, double resolution, int decimals) {
         this.toKpa = unit.getConverterTo(NonSiUnits.KILOPASCAL);
         this.fromKpa = NonSiUnits.KILOPASCAL.getConverterTo(unit);
+        this.symbol = symbol;
         this.resolution = resolution;
+        this.decimals = decimals;
     }
 
     /** @return {@code value} of this unit (kPa) */
@@ -33,5 +37,25 @@ public enum PressureUnit {
     /** @return the step of a usual gauge in this unit: 0.5 psi, 0.05 bar, 5 kPa (common practice) */
     public double resolution() {
         return resolution;
+    }
+
+    @Override
+    public double toCore(double value) {
+        return toKpa(value);
+    }
+
+    @Override
+    public double fromCore(double value) {
+        return fromKpa(value);
+    }
+
+    @Override
+    public String symbol() {
+        return symbol;
+    }
+
+    @Override
+    public int decimals() {
+        return decimals;
     }
 }

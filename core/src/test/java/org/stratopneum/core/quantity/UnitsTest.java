@@ -45,6 +45,35 @@ class UnitsTest {
         }
     }
 
+    /** NIST SP 811, appendix B.8: exact factors, and (F - 32) / 1.8; the fluid ounce to the digits printed there. */
+    @ParameterizedTest
+    @CsvSource({
+        "KG, 3, 3, 0",
+        "LB, 1, 0.45359237, 1e-15",
+        "MM, 3, 3, 0",
+        "IN, 1, 25.4, 1e-12",
+        "ML, 3, 3, 1e-12",
+        "FL_OZ, 1, 29.57353, 5e-6",
+        "CELSIUS, -7, -7, 0",
+        "FAHRENHEIT, 32, 0, 1e-10",
+        "FAHRENHEIT, 212, 100, 1e-10",
+        "FAHRENHEIT, -40, -40, 1e-10",
+        "KM, 3, 3, 1e-12",
+        "MI, 1, 1.609344, 1e-12"
+    })
+    void ridersUnitsAreThoseOfTheStandard(RiderUnit unit, double value, double inTheCore, double lastDigit) {
+        assertThat(unit.toCore(value)).isCloseTo(inTheCore, within(lastDigit));
+        assertThat(unit.fromCore(inTheCore)).isCloseTo(value, within(Math.max(1e-10, lastDigit)));
+    }
+
+    /** A rider chooses one of two for each kind; none belongs to more than one. */
+    @Test
+    void everyKindOffersItsOwnUnits() {
+        for (RiderUnit.Kind kind : RiderUnit.Kind.values()) {
+            assertThat(kind.units()).hasSize(2).allMatch(unit -> unit.kind() == kind);
+        }
+    }
+
     @ParameterizedTest
     @EnumSource(PressureUnit.class)
     void convertingThereAndBackChangesNothing(PressureUnit unit) {
