@@ -53,9 +53,7 @@ class Accounts {
         RiderPrincipal principal = new RiderPrincipal(UUID.randomUUID(), false);
         return inScopeOf(principal, () -> {
             Instant now = now();
-            riders.insert(
-                    new Rider(principal.riderId(), wanted.name().shown(), wanted.zone(), wanted.unit(), null, null, 0),
-                    now);
+            riders.insert(Rider.fresh(principal.riderId(), wanted.name().shown(), wanted.zone(), wanted.unit()), now);
             if (mapper.insert(wanted.name(), hash, wanted.email(), now) == 0) {
                 riders.deleteSelf();
                 return Optional.empty();

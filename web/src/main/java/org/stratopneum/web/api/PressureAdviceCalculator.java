@@ -13,6 +13,7 @@ import org.stratopneum.core.pressure.ChainStep;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.wording.Units;
 import org.stratopneum.web.wording.VerdictWording;
 import org.stratopneum.web.wording.Wording;
 
@@ -21,7 +22,7 @@ import org.stratopneum.web.wording.Wording;
 class PressureAdviceCalculator {
 
     /** Pressures in sentences come in bar with psi beside; the numbers of the answer are kPa. */
-    private static final PressureUnit UNIT_OF_SENTENCES = PressureUnit.BAR;
+    private static final Units UNITS_OF_SENTENCES = Units.metric(PressureUnit.BAR);
 
     private final JsonBody json;
     private final Wording wording;
@@ -89,7 +90,7 @@ class PressureAdviceCalculator {
         return new VerdictAnswer(
                 verdict.level(),
                 verdict.code(),
-                verdictWording.message(verdict, UNIT_OF_SENTENCES),
-                verdictWording.fix(verdict, UNIT_OF_SENTENCES));
+                verdictWording.message(verdict, UNITS_OF_SENTENCES),
+                verdictWording.fix(verdict, UNITS_OF_SENTENCES));
     }
 }

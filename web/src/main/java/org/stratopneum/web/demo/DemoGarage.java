@@ -54,14 +54,12 @@ class DemoGarage implements SmartLifecycle {
             ZoneId zone = ZoneId.systemDefault();
             LocalDate today = LocalDate.ofInstant(clock.instant(), zone);
             riders.insert(
-                    new Rider(
-                            DemoConfiguration.DEMO_RIDER.riderId(),
-                            "Ilse Varga-Lund",
-                            zone.getId(),
-                            PressureUnit.PSI,
-                            BODY_KG,
-                            today,
-                            0),
+                    Rider.fresh(
+                                    DemoConfiguration.DEMO_RIDER.riderId(),
+                                    "Ilse Varga-Lund",
+                                    zone.getId(),
+                                    PressureUnit.PSI)
+                            .asDemo(BODY_KG, today),
                     clock.instant());
             parts.load();
             int entries = month.write(today, zone);

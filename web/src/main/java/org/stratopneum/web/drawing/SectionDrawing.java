@@ -1,8 +1,9 @@
 package org.stratopneum.web.drawing;
 
 import java.util.Locale;
+import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.tire.TireSection;
-import org.stratopneum.web.wording.Numbers;
+import org.stratopneum.web.wording.QuantityText;
 
 /**
  * The section of a tire on its rim, one drawing unit to the millimetre, bead seats at y = 0 and the tread up. The arc is
@@ -34,7 +35,7 @@ public record SectionDrawing(
     /** Depth of the drawing below the bead seats (mm). */
     public static final double BELOW = 26;
 
-    public static SectionDrawing of(TireSection section, boolean hookless) {
+    public static SectionDrawing of(TireSection section, boolean hookless, RiderUnit unit) {
         double radius = section.inflatedWidth().mm() / 2;
         double half = section.rimInternalWidthMm() / 2;
         return new SectionDrawing(
@@ -45,9 +46,9 @@ public record SectionDrawing(
                 radius,
                 section.height().mm(),
                 half,
-                Numbers.fixed(section.inflatedWidth().mm(), 1),
-                Numbers.fixed(section.height().mm(), 1),
-                Numbers.upTo(section.rimInternalWidthMm(), 1));
+                QuantityText.text(section.inflatedWidth().mm(), unit),
+                QuantityText.text(section.height().mm(), unit),
+                QuantityText.text(section.rimInternalWidthMm(), unit));
     }
 
     private static String rimPath(double half, boolean hookless) {

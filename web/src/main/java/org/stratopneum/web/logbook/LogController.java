@@ -2,7 +2,6 @@ package org.stratopneum.web.logbook;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +12,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.wording.Age;
 
@@ -42,25 +42,25 @@ class LogController {
             @RequestParam(required = false) Instant beforeTime,
             @RequestParam(required = false) Long beforeSequence,
             Model model) {
-        ZoneId zone = riders.self().zoneId();
+        Rider rider = riders.self();
         boolean further = beforeTime != null
                 && beforeSequence != null
                 && beforeTime.isAfter(FIRST_MOMENT)
                 && beforeTime.isBefore(LAST_MOMENT);
         LogPage.Key before = further ? new LogPage.Key(beforeTime, beforeSequence) : null;
         LogPage page = logbook.page(null, before, PAGE);
-        model.addAttribute("days", byDay(page.rows(), zone));
+        model.addAttribute("days", byDay(page.rows(), rider));
         model.addAttribute("next", page.next());
         model.addAttribute("further", further);
         return "logbook/log";
     }
 
-    private Map<String, List<LogLine>> byDay(List<LogRow> rows, ZoneId zone) {
+    private Map<String, List<LogLine>> byDay(List<LogRow> rows, Rider rider) {
         return rows.stream()
                 .collect(Collectors.groupingBy(
-                        row -> Age.day(LocalDate.ofInstant(row.happenedAt(), zone)),
+                        row -> Age.day(LocalDate.ofInstant(row.happenedAt(), rider.zoneId())),
                         LinkedHashMap::new,
-                        Collectors.mapping(row -> wording.line(row, zone), Collectors.toList())));
+                        Collectors.mapping(row -> wording.line(row, rider), Collectors.toList())));
     }
 
     @PostMapping("/log/strike")

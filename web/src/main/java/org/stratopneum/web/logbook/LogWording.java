@@ -1,14 +1,14 @@
 package org.stratopneum.web.logbook;
 
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.wording.Age;
-import org.stratopneum.web.wording.Numbers;
 import org.stratopneum.web.wording.PressureText;
+import org.stratopneum.web.wording.QuantityText;
 import org.stratopneum.web.wording.Wording;
 
 /** Puts entries into words. */
@@ -23,14 +23,14 @@ public class LogWording {
         this.json = json;
     }
 
-    public LogLine line(LogRow row, ZoneId zone) {
+    public LogLine line(LogRow row, Rider rider) {
         return new LogLine(
                 row.id(),
-                Age.time(row.happenedAt(), zone),
+                Age.time(row.happenedAt(), rider.zoneId()),
                 row.bikeName(),
                 where(row),
                 what(row),
-                note(row),
+                note(row, rider),
                 row.struck(),
                 row.supersedes() != null && !row.struck());
     }
@@ -58,7 +58,7 @@ public class LogWording {
         return wording.text("log.mounted", row.wheelsetName());
     }
 
-    private String note(LogRow row) {
+    private String note(LogRow row, Rider rider) {
         List<String> notes = new ArrayList<>();
         if (json.read(row) instanceof LogDetail.PressureRead read) {
             if (read.toldKpa() != null) {
@@ -66,7 +66,7 @@ public class LogWording {
                 notes.add(wording.text("log.note.told", told));
             }
             if (row.temperatureC() != null) {
-                notes.add(wording.text("log.note.temperature", Numbers.upTo(row.temperatureC(), 1)));
+                notes.add(QuantityText.text(row.temperatureC(), rider.temperatureUnit()));
             }
             if (row.gaugeName() != null) {
                 notes.add(row.gaugeName());

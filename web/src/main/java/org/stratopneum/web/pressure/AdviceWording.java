@@ -19,15 +19,18 @@ import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.drawing.PressureScale;
 import org.stratopneum.web.drawing.SectionDrawing;
+import org.stratopneum.web.ride.RideForm;
 import org.stratopneum.web.wording.Age;
 import org.stratopneum.web.wording.Numbers;
 import org.stratopneum.web.wording.PressureText;
+import org.stratopneum.web.wording.QuantityText;
+import org.stratopneum.web.wording.Units;
 import org.stratopneum.web.wording.VerdictWording;
 import org.stratopneum.web.wording.Wording;
 
 /** Puts the core's advice for a bike into the words and drawings of the page. */
 @Component
-class AdviceWording {
+public class AdviceWording {
 
     /** Step at which the strike index is shown on both sides of what is told (psi). */
     private static final double STRIKE_STEP_PSI = 2;
@@ -46,15 +49,19 @@ class AdviceWording {
     }
 
     /** How the rider wants it: unit and zone, and the moment that ages are counted from. */
-    record Reader(PressureUnit unit, ZoneId zone, Instant now) {}
+    public record Reader(Units units, ZoneId zone, Instant now) {
+        PressureUnit unit() {
+            return units.pressure();
+        }
+    }
 
-    AdviceView view(BikeStanding bike, BikeAdvice advice, RideForm.Ride ride, Reader reader) {
+    public AdviceView view(BikeStanding bike, BikeAdvice advice, RideForm.Ride ride, Reader reader) {
         Told told = Told.of(advice, reader.unit());
         return new AdviceView(
                 panel(bike.rear(), advice.rear(), told, reader),
                 panel(bike.front(), advice.front(), told, reader),
                 steps(advice, told, reader.unit()),
-                Numbers.upTo(ride.mass().total().kg(), 1),
+                QuantityText.text(ride.mass().total().kg(), reader.units().mass()),
                 wording.of("ground", ride.ground().decidingGround()));
     }
 
@@ -77,17 +84,20 @@ class AdviceWording {
                 wheel.lastReading()
                         .map(reading -> reading(reading, window, reader))
                         .orElse(null),
-                Numbers.fixed(advice.wheel().load().kg(), 1),
+                QuantityText.text(advice.wheel().load().kg(), reader.units().mass()),
                 floor(advice, unit),
                 ceiling(advice, unit),
                 strikes(advice, pressure, unit),
                 advice.verdicts().stream()
                         .map(verdict -> new WheelPanel.Said(
-                                verdict.level(), verdicts.message(verdict, unit), verdicts.fix(verdict, unit)))
+                                verdict.level(),
+                                verdicts.message(verdict, reader.units()),
+                                verdicts.fix(verdict, reader.units())))
                         .toList(),
                 PressureScale.of(
                         advice.blocked() ? null : told.at(wheel.position()), window, advice.limits(), read, unit),
-                SectionDrawing.of(advice.section(), wheel.rim().hookless()));
+                SectionDrawing.of(
+                        advice.section(), wheel.rim().hookless(), reader.units().length()));
     }
 
     private WheelPanel.LastReading reading(WheelStanding.Reading reading, PressureWindow window, Reader reader) {

@@ -8,6 +8,7 @@ import org.stratopneum.core.pressure.GroundMix;
 import org.stratopneum.core.pressure.SystemMass;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.ride.RideForm;
 
 /** Asks the core what to set on a bike of the garage. */
 @Component

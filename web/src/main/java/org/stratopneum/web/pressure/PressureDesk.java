@@ -16,6 +16,7 @@ import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.LogWording;
 import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.ride.RideForm;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.wording.PressureText;
@@ -83,7 +84,7 @@ class PressureDesk {
     Ask ask(UUID bikeId, Map<String, String> parameters) {
         Rider rider = riders.self();
         BikeStanding bike = garage.bike(bikeId);
-        RideForm form = RideForm.of(bike, rider.bodyKg(), parameters);
+        RideForm form = RideForm.of(bike, rider.bodyKg(), rider.massUnit(), parameters);
         Problems problems = new Problems();
         RideForm.Ride ride = form.ride(problems).orElse(null);
         BikeAdvice advice = ride == null ? null : advisor.advise(bike, ride).orElse(null);
@@ -91,12 +92,11 @@ class PressureDesk {
     }
 
     ReadingForm emptyReading(Ask ask) {
-        return ReadingForm.empty(ask.rider().pressureUnit());
+        return ReadingForm.empty(ask.rider().units());
     }
 
     PressurePage page(Ask ask, ReadingForm reading, PressurePage.Outcome outcome, String notice) {
-        var reader =
-                new AdviceWording.Reader(ask.rider().pressureUnit(), ask.rider().zoneId(), logbook.now());
+        var reader = new AdviceWording.Reader(ask.rider().units(), ask.rider().zoneId(), logbook.now());
         AdviceView advice =
                 ask.advice() == null ? null : adviceWording.view(ask.bike(), ask.advice(), ask.ride(), reader);
         return new PressurePage(
@@ -105,6 +105,7 @@ class PressureDesk {
                 reading,
                 errors(ask),
                 advice,
+                ask.rider().temperatureUnit().symbol(),
                 ask.told().isPresent(),
                 PressurePage.Ids.fresh(),
                 outcome,
@@ -137,7 +138,7 @@ class PressureDesk {
             return null;
         }
         List<String> lines = rows.stream()
-                .map(row -> logWording.line(row, ask.rider().zoneId()))
+                .map(row -> logWording.line(row, ask.rider()))
                 .map(line -> line.where() + " " + line.what())
                 .toList();
         return new PressurePage.Outcome(

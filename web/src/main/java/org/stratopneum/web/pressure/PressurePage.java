@@ -3,15 +3,15 @@ package org.stratopneum.web.pressure;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.stratopneum.core.pressure.DropSchool;
-import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.ride.RideForm;
 
 /**
  * All that the pressure page shows.
  *
  * @param errors message for each field that is wrong
  * @param advice what to set, or null while it cannot be told
+ * @param temperatureUnit symbol of the unit that the temperature of a reading is typed in
  * @param settable whether "set as told" is offered
  * @param outcome what was just done, or null
  * @param notice a sentence at the top, or null
@@ -22,6 +22,7 @@ record PressurePage(
         ReadingForm reading,
         Map<String, String> errors,
         AdviceView advice,
+        String temperatureUnit,
         boolean settable,
         Ids ids,
         Outcome outcome,
@@ -40,16 +41,6 @@ record PressurePage(
      * @param struck whether they were struck through
      */
     record Outcome(boolean struck, List<String> lines, List<UUID> ids) {}
-
-    /** What the selection of grounds offers. */
-    public List<Ground> grounds() {
-        return List.of(Ground.values());
-    }
-
-    /** What the selection of schools offers. */
-    public List<DropSchool> schools() {
-        return List.of(DropSchool.values());
-    }
 
     public String error(String field) {
         return errors.get(field);

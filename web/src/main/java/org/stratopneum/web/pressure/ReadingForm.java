@@ -13,11 +13,13 @@ import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.PressureText;
+import org.stratopneum.web.wording.Units;
 
 /** What the gauge showed, as typed: rear, front or both, in one unit. */
 final class ReadingForm {
@@ -25,6 +27,7 @@ final class ReadingForm {
     /** Longest that a clock may run ahead of ours before a moment counts as the future (s). */
     private static final long CLOCK_SKEW_S = 300;
 
+    private static final String TEMPERATURE_UNIT = "temperatureUnit";
     private static final Instant EARLIEST = Instant.parse("1990-01-01T00:00:00Z");
 
     private final Map<String, String> typed;
@@ -47,9 +50,10 @@ final class ReadingForm {
             Double temperatureC) {}
 
     /** An empty form with fresh ids, so that sending it twice writes once. */
-    static ReadingForm empty(PressureUnit unit) {
+    static ReadingForm empty(Units units) {
         Map<String, String> fields = new LinkedHashMap<>();
-        fields.put("unit", unit.name());
+        fields.put("unit", units.pressure().name());
+        fields.put(TEMPERATURE_UNIT, units.temperature().name());
         fields.put("state", "FOUND");
         fields.put("rearEntry", UUID.randomUUID().toString());
         fields.put("frontEntry", UUID.randomUUID().toString());
@@ -94,12 +98,21 @@ final class ReadingForm {
                 .filter(position -> bike.wheel(position).isEmpty())
                 .forEach(position -> reader.problems().add(Problem.of(fieldOf(position), "no-wheel")));
         Instant at = moment(reader, zone, now);
-        Double temperature = reader.number("temperature", Temperature.CELSIUS).orElse(null);
+        Double temperature = reader.quantity("temperature", Temperature.CELSIUS, temperatureUnit(), null)
+                .orElse(null);
         problems.addAll(reader.problems().list());
         if (!reader.problems().isEmpty()) {
             return Optional.empty();
         }
         return Optional.of(new Readings(kpa, unit, "SET".equals(reader.text("state")), at, temperature));
+    }
+
+    /** The unit that the temperature was typed in; Celsius where the form does not say. */
+    RiderUnit temperatureUnit() {
+        return RiderUnit.Kind.TEMPERATURE.units().stream()
+                .filter(unit -> unit.name().equals(text(TEMPERATURE_UNIT)))
+                .findFirst()
+                .orElse(RiderUnit.CELSIUS);
     }
 
     private static String fieldOf(WheelPosition position) {

@@ -4,16 +4,82 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.UUID;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.quantity.RiderUnit;
+import org.stratopneum.web.wording.Units;
 
 /**
  * A rider and how they want things shown.
  *
  * @param zone IANA name of the rider's time zone
+ * @param letterKeys whether single letters are shortcuts
  * @param bodyKg mass of the rider (kg), or null
  * @param demoDay day to which the demo's entries were last moved; null for everybody else
  */
 public record Rider(
-        UUID id, String name, String zone, PressureUnit pressureUnit, Double bodyKg, LocalDate demoDay, int version) {
+        UUID id,
+        String name,
+        String zone,
+        PressureUnit pressureUnit,
+        RiderUnit massUnit,
+        RiderUnit lengthUnit,
+        RiderUnit volumeUnit,
+        RiderUnit temperatureUnit,
+        RiderUnit distanceUnit,
+        Theme theme,
+        boolean letterKeys,
+        Double bodyKg,
+        LocalDate demoDay,
+        int version) {
+
+    /** Light or dark. */
+    public enum Theme {
+        SYSTEM,
+        LIGHT,
+        DARK
+    }
+
+    /** A rider who has chosen nothing yet but what their gauge reads. */
+    public static Rider fresh(UUID id, String name, String zone, PressureUnit gauge) {
+        Units units = Units.metric(gauge);
+        return new Rider(
+                id,
+                name,
+                zone,
+                gauge,
+                units.mass(),
+                units.length(),
+                units.volume(),
+                units.temperature(),
+                units.distance(),
+                Theme.SYSTEM,
+                true,
+                null,
+                null,
+                0);
+    }
+
+    /** The same rider with a body and the day that the demo stands at; either may be null. */
+    public Rider asDemo(Double kg, LocalDate day) {
+        return new Rider(
+                id,
+                name,
+                zone,
+                pressureUnit,
+                massUnit,
+                lengthUnit,
+                volumeUnit,
+                temperatureUnit,
+                distanceUnit,
+                theme,
+                letterKeys,
+                kg,
+                day,
+                version);
+    }
+
+    public Units units() {
+        return new Units(pressureUnit, massUnit, lengthUnit, volumeUnit, temperatureUnit, distanceUnit);
+    }
 
     public ZoneId zoneId() {
         return ZoneId.of(zone);

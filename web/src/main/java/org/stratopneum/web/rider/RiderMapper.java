@@ -10,18 +10,23 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.wording.Units;
 
 /** The rider's own row; row security shows no other. */
 @Mapper
 public interface RiderMapper {
 
-    @Select("select id, name, zone, pressure_unit, body_kg, demo_day, version from rider where id = current_rider()")
+    @Select("""
+            select id, name, zone, pressure_unit, mass_unit, length_unit, volume_unit, temperature_unit, distance_unit,
+                   theme, letter_keys, body_kg, demo_day, version
+            from rider where id = current_rider()
+            """)
     Optional<Rider> self();
 
     @Insert("""
-            insert into rider (id, name, zone, pressure_unit, body_kg, demo_day, created_at)
-            values (#{rider.id}, #{rider.name}, #{rider.zone}, #{rider.pressureUnit}, #{rider.bodyKg},
-                    #{rider.demoDay}, #{at})
+            insert into rider (id, name, zone, pressure_unit, mass_unit, body_kg, demo_day, created_at)
+            values (#{rider.id}, #{rider.name}, #{rider.zone}, #{rider.pressureUnit}, #{rider.massUnit},
+                    #{rider.bodyKg}, #{rider.demoDay}, #{at})
             """)
     void insert(Rider rider, Instant at);
 
@@ -30,6 +35,20 @@ public interface RiderMapper {
             where id = current_rider() and pressure_unit <> #{unit}
             """)
     int rememberUnit(PressureUnit unit);
+
+    /** 0 when the row was changed since {@code version}. */
+    @Update("""
+            update rider
+            set zone = #{zone}, pressure_unit = #{units.pressure}, mass_unit = #{units.mass},
+                length_unit = #{units.length}, volume_unit = #{units.volume},
+                temperature_unit = #{units.temperature}, distance_unit = #{units.distance}, theme = #{theme},
+                letter_keys = #{letterKeys}, version = version + 1
+            where id = current_rider() and version = #{version}
+            """)
+    int change(String zone, Units units, Rider.Theme theme, boolean letterKeys, int version);
+
+    @Update("update rider set body_kg = #{kg}, version = version + 1 where id = current_rider()")
+    void weigh(double kg);
 
     @Delete("delete from rider where id = current_rider()")
     void deleteSelf();

@@ -4,7 +4,9 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.fault.ChangedMeanwhileException;
 import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.wording.Units;
 
 /** The rider of this request and their ways. */
 @Service
@@ -31,5 +33,19 @@ public class Riders {
     @Transactional
     public void rememberUnit(PressureUnit unit) {
         mapper.rememberUnit(unit);
+    }
+
+    /** What the rider weighs (kg), as typed with a bike or a ride. */
+    @Transactional
+    public void weigh(double kg) {
+        mapper.weigh(kg);
+    }
+
+    /** @throws ChangedMeanwhileException when the rider was changed since {@code version} was read */
+    @Transactional
+    public void change(String zone, Units units, Rider.Theme theme, boolean letterKeys, int version) {
+        if (mapper.change(zone, units, theme, letterKeys, version) == 0) {
+            throw new ChangedMeanwhileException();
+        }
     }
 }

@@ -73,9 +73,11 @@ class TodayDesk {
                 .reduce((first, second) -> first + ", " + second)
                 .orElse("");
         String system = advice.map(found -> Numbers.fixed(
-                        found.rear().wheel().load().kg()
-                                + found.front().wheel().load().kg(),
-                        0))
+                                rider.massUnit()
+                                        .fromCore(found.rear().wheel().load().kg()
+                                                + found.front().wheel().load().kg()),
+                                0)
+                        + " " + rider.massUnit().symbol())
                 .orElse("");
         return new BikeCard(bike.id(), bike.name(), bike.wheelsetName(), ride, system, wheels);
     }

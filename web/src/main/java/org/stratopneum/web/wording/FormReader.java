@@ -1,11 +1,16 @@
 package org.stratopneum.web.wording;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.DateTimeException;
+import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.check.Range;
+import org.stratopneum.core.quantity.QuantityUnit;
 
 /**
  * Reads the fields of a form as people type numbers, with point or comma, and gathers every fault with its field. What
@@ -14,6 +19,9 @@ import org.stratopneum.core.check.Range;
 public final class FormReader {
 
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d{1,9}(?:[.,]\\d{0,9})?|[+-]?[.,]\\d{1,9}");
+
+    /** What conversion may have taken from a limit that is a round number (in any unit). */
+    private static final double SLACK = 1e-9;
 
     private final Map<String, String> typed;
     private final Problems problems = new Problems();
@@ -53,6 +61,76 @@ public final class FormReader {
             return Optional.empty();
         }
         return number(field, range);
+    }
+
+    /**
+     * The number typed in {@code unit}, in the core's unit. Limits are said in the unit that was typed, rounded inwards to
+     * what it is shown with. Where the text is that of {@code kept}, nothing was changed and {@code kept} itself is
+     * answered, so that looking at a form in other units changes no number.
+     *
+     * @param range what is allowed (in the core's unit)
+     * @param kept what the field was filled with (in the core's unit), or null
+     */
+    public Optional<Double> quantity(String field, Range range, QuantityUnit unit, Double kept) {
+        if (kept != null && QuantityText.typed(kept, unit).equals(text(field))) {
+            return Optional.of(kept);
+        }
+        return number(field, inUnit(range, unit)).map(unit::toCore);
+    }
+
+    /** The same for a field that must be filled in. */
+    public Optional<Double> requiredQuantity(String field, Range range, QuantityUnit unit, Double kept) {
+        if (isBlank(field)) {
+            problems.add(Problem.of(field, Problem.MISSING));
+            return Optional.empty();
+        }
+        return quantity(field, range, unit, kept);
+    }
+
+    private static Range inUnit(Range range, QuantityUnit unit) {
+        double least = rounded(unit.fromCore(range.minimum()) - SLACK, unit, RoundingMode.CEILING);
+        double most = rounded(unit.fromCore(range.maximum()) + SLACK, unit, RoundingMode.FLOOR);
+        return new Range(least, range.minimumIncluded(), most, unit.symbol());
+    }
+
+    private static double rounded(double value, QuantityUnit unit, RoundingMode mode) {
+        return BigDecimal.valueOf(value).setScale(unit.decimals() + 1, mode).doubleValue();
+    }
+
+    /** The day typed into {@code field}, empty where nothing was; a fault where it is none. */
+    public Optional<LocalDate> day(String field) {
+        if (isBlank(field)) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(LocalDate.parse(text(field)));
+        } catch (DateTimeException exception) {
+            problems.add(Problem.of(field, "not-a-day"));
+            return Optional.empty();
+        }
+    }
+
+    /** Whether the box {@code field} is ticked. */
+    public boolean ticked(String field) {
+        return !isBlank(field);
+    }
+
+    /** A name of at most {@code longest} letters, empty where nothing was typed. */
+    public Optional<String> name(String field, int longest) {
+        String text = text(field);
+        if (text.length() > longest) {
+            problems.add(new Problem(field, "too-long", (double) longest, (double) text.length(), null));
+            return Optional.empty();
+        }
+        return text.isEmpty() ? Optional.empty() : Optional.of(text);
+    }
+
+    /** The same for a field that must be filled in. */
+    public Optional<String> requiredName(String field, int longest) {
+        if (isBlank(field)) {
+            problems.add(Problem.of(field, Problem.MISSING));
+        }
+        return name(field, longest);
     }
 
     /** The constant named in {@code field}, empty where nothing was; a fault where there is no such constant. */

@@ -10,11 +10,7 @@ public final class PressureText {
 
     /** Name of the unit as it stands on gauges. */
     public static String name(PressureUnit unit) {
-        return switch (unit) {
-            case PSI -> "psi";
-            case BAR -> "bar";
-            case KPA -> "kPa";
-        };
+        return unit.symbol();
     }
 
     /** The unit that stands beside {@code unit}. */
@@ -22,17 +18,8 @@ public final class PressureText {
         return unit == PressureUnit.BAR ? PressureUnit.PSI : PressureUnit.BAR;
     }
 
-    /** Decimals that a reading in {@code unit} is written with. */
-    public static int decimals(PressureUnit unit) {
-        return switch (unit) {
-            case PSI -> 1;
-            case BAR -> 2;
-            case KPA -> 0;
-        };
-    }
-
     public static String number(double value, PressureUnit unit) {
-        return Numbers.fixed(value, decimals(unit));
+        return Numbers.fixed(value, unit.decimals());
     }
 
     public static String number(GaugePressure pressure, PressureUnit unit) {

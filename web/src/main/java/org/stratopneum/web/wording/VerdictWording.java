@@ -7,7 +7,7 @@ import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Length;
 import org.stratopneum.core.quantity.Mass;
-import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.quantity.RiderUnit;
 
 /** Puts a verdict of the core into words: what is wrong, and what would make it fine. */
 @Component
@@ -19,33 +19,33 @@ public class VerdictWording {
         this.wording = wording;
     }
 
-    public String message(Verdict verdict, PressureUnit unit) {
-        return wording.text("verdict." + verdict.code() + ".message", arguments(verdict, unit));
+    public String message(Verdict verdict, Units units) {
+        return wording.text("verdict." + verdict.code() + ".message", arguments(verdict, units));
     }
 
-    public String fix(Verdict verdict, PressureUnit unit) {
-        return wording.text("verdict." + verdict.code() + ".fix", arguments(verdict, unit));
+    public String fix(Verdict verdict, Units units) {
+        return wording.text("verdict." + verdict.code() + ".fix", arguments(verdict, units));
     }
 
-    private Object[] arguments(Verdict verdict, PressureUnit unit) {
+    private Object[] arguments(Verdict verdict, Units units) {
         List<Object> details = verdict.details();
         Object[] words = new Object[details.size() + 1];
         for (int i = 0; i < details.size(); i++) {
-            words[i] = detail(details.get(i), unit);
+            words[i] = detail(details.get(i), units);
         }
-        words[details.size()] = remedies(details);
+        words[details.size()] = remedies(details, units);
         return words;
     }
 
-    private String detail(Object detail, PressureUnit unit) {
+    private String detail(Object detail, Units units) {
         if (detail instanceof GaugePressure pressure) {
-            return PressureText.both(pressure, unit);
+            return PressureText.both(pressure, units.pressure());
         }
         if (detail instanceof Length length) {
-            return Numbers.upTo(length.mm(), 1) + " mm";
+            return lengthText(length, units);
         }
         if (detail instanceof Mass mass) {
-            return Numbers.fixed(Math.floor(mass.kg()), 0) + " kg";
+            return massText(mass, units);
         }
         if (detail instanceof Double ratio) {
             return Numbers.fixed(100 * ratio, 1) + " %";
@@ -56,16 +56,27 @@ public class VerdictWording {
         return "";
     }
 
+    private static String lengthText(Length length, Units units) {
+        RiderUnit unit = units.length();
+        return Numbers.upTo(unit.fromCore(length.mm()), unit.decimals()) + " " + unit.symbol();
+    }
+
+    /** Rounded down: it is said as the most that will do. */
+    private static String massText(Mass mass, Units units) {
+        RiderUnit unit = units.mass();
+        return Numbers.fixed(Math.floor(unit.fromCore(mass.kg())), 0) + " " + unit.symbol();
+    }
+
     /** The width and the load among {@code details} that would do, as one sentence. */
-    private String remedies(List<Object> details) {
+    private String remedies(List<Object> details, Units units) {
         String width = details.stream()
                 .filter(Length.class::isInstance)
-                .map(detail -> detail(detail, PressureUnit.KPA))
+                .map(detail -> detail(detail, units))
                 .reduce((first, last) -> last)
                 .orElse(null);
         String load = details.stream()
                 .filter(Mass.class::isInstance)
-                .map(detail -> detail(detail, PressureUnit.KPA))
+                .map(detail -> detail(detail, units))
                 .findFirst()
                 .orElse(null);
         if (width != null && load != null) {

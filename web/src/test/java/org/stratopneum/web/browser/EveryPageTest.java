@@ -45,7 +45,7 @@ class EveryPageTest {
                 for (String path : List.of(
                         "/",
                         SKYLARK,
-                        SKYLARK + "?bikeKg=9999",
+                        SKYLARK + "?bike=9999",
                         "/log",
                         "/calculators",
                         "/sign-up",
@@ -78,8 +78,8 @@ class EveryPageTest {
             for (String path : List.of(
                     "/",
                     SKYLARK,
-                    SKYLARK + "?bikeKg=9999&luggageRearKg=300",
-                    SLEDGE + "?luggageRearKg=250",
+                    SKYLARK + "?bike=9999&luggageRear=300",
+                    SLEDGE + "?luggageRear=250",
                     "/log",
                     "/calculators",
                     "/nothing")) {

@@ -102,11 +102,11 @@ class RiderAtTheBenchTest {
         browser.waitFor(there -> toldRear() > before);
 
         double onRock = toldRear();
-        browser.type("#luggageRearKg", "14,5");
+        browser.type("#luggageRear", "14,5");
         browser.waitFor(there -> toldRear() > onRock);
 
         assertThat(Browser.isStale(form)).as("still the same page").isFalse();
-        assertThat(browser.driver().getCurrentUrl()).contains("ground1=ROCK", "luggageRearKg=14");
+        assertThat(browser.driver().getCurrentUrl()).contains("ground1=ROCK", "luggageRear=14");
         double told = toldRear();
         browser.driver().navigate().refresh();
         assertThat(toldRear()).as("the address holds the ride").isEqualTo(told);
@@ -118,20 +118,20 @@ class RiderAtTheBenchTest {
         browser.type("#share1", "70");
         browser.waitFor(there -> browser.text("#fault-ground").contains("they make 120 %"));
         assertThat(browser.text("#told")).contains("Nothing can be told");
-        browser.type("#riderKg", "abc");
-        browser.waitFor(there -> browser.text("#fault-riderKg").contains("is not what belongs here"));
-        assertThat(browser.find("#riderKg").getAttribute("aria-invalid")).isEqualTo("true");
+        browser.type("#rider", "abc");
+        browser.waitFor(there -> browser.text("#fault-rider").contains("is not what belongs here"));
+        assertThat(browser.find("#rider").getAttribute("aria-invalid")).isEqualTo("true");
 
         browser.type("#share1", "50");
-        browser.type("#riderKg", "64");
+        browser.type("#rider", "64");
         browser.waitFor(there -> !browser.all("#told-rear").isEmpty());
-        assertThat(browser.text("#fault-riderKg")).isEmpty();
+        assertThat(browser.text("#fault-rider")).isEmpty();
         assertThat(browser.text("#fault-ground")).isEmpty();
     }
 
     @Test
     void bothReadingsAreTypedByKeyboardAloneAndCanBeUndone() {
-        browser.open(site.address() + SLEDGE + "?luggageRearKg=7");
+        browser.open(site.address() + SLEDGE + "?luggageRear=7");
         WebElement page = browser.find("html");
         browser.find("#rear").sendKeys("27", Keys.TAB);
         WebElement front = browser.driver().switchTo().activeElement();
@@ -148,7 +148,7 @@ class RiderAtTheBenchTest {
 
         browser.press("#undo");
         assertThat(browser.text(".outcome")).contains("Written", "27.0 psi");
-        assertThat(browser.find("#luggageRearKg").getAttribute("value"))
+        assertThat(browser.find("#luggageRear").getAttribute("value"))
                 .as("the ride stays")
                 .isEqualTo("7");
         browser.press("#undo");
@@ -158,7 +158,7 @@ class RiderAtTheBenchTest {
     @Test
     void setAsToldWritesBothWheelsInOneTouchAndItIsThereAfterARestart() {
         browser.open(site.address() + SKYLARK + "?asked=1&ground1=MUD&share1=100&share2=&share3=&ground2=&ground3="
-                + "&riderKg=64&gearKg=5&bikeKg=12.8&drop=BALANCED");
+                + "&rider=64&gear=5&bike=12.8&drop=BALANCED");
         String rear = browser.text("#told-rear");
         String front = browser.text("#told-front");
         browser.press("#set-as-told");
@@ -243,13 +243,13 @@ class RiderAtTheBenchTest {
         browser.driver().executeCdpCommand("Network.enable", Map.of());
         browser.driver().executeCdpCommand("Network.setBlockedURLs", Map.of("urls", List.of("*/advice*")));
         try {
-            browser.type("#riderKg", "90");
+            browser.type("#rider", "90");
             browser.waitFor(there -> browser.find("[data-live-failed]").isDisplayed());
             assertThat(toldRear()).isEqualTo(before);
         } finally {
             browser.driver().executeCdpCommand("Network.setBlockedURLs", Map.of("urls", List.of()));
         }
-        browser.type("#riderKg", "91");
+        browser.type("#rider", "91");
         browser.waitFor(there -> toldRear() > before);
         assertThat(browser.find("[data-live-failed]").isDisplayed()).isFalse();
     }

@@ -11,6 +11,7 @@ import org.stratopneum.core.pressure.PressureLimits;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSection;
 
@@ -65,11 +66,14 @@ class DrawingsTest {
     @Test
     void theSectionIsDrawnToScale() {
         TireSection section = new TireOnRim(57, 622, null, 30, null).section();
-        SectionDrawing drawing = SectionDrawing.of(section, false);
+        SectionDrawing drawing = SectionDrawing.of(section, false, RiderUnit.MM);
         assertThat(drawing.radius() * 2).isCloseTo(section.inflatedWidth().mm(), within(1e-9));
         assertThat(drawing.height()).isCloseTo(section.height().mm(), within(1e-9));
         assertThat(drawing.casing()).isEqualTo("M -15.00 0 A 28.500 28.500 0 1 1 15.00 0");
-        assertThat(drawing.rim()).isNotEqualTo(SectionDrawing.of(section, true).rim());
+        assertThat(drawing.widthText()).isEqualTo("57.0 mm");
+        assertThat(SectionDrawing.of(section, false, RiderUnit.IN).widthText()).isEqualTo("2.24 in");
+        assertThat(drawing.rim())
+                .isNotEqualTo(SectionDrawing.of(section, true, RiderUnit.MM).rim());
     }
 
     @Test

@@ -142,7 +142,7 @@ class PagesTest {
 
     @Test
     void aFaultyRideStaysTypedAndTellsNothing() {
-        HttpResponse<String> page = site.get(PRESSURE + "?riderKg=6400&share1=70&bikeKg=");
+        HttpResponse<String> page = site.get(PRESSURE + "?rider=6400&share1=70&bike=");
         assertThat(page.statusCode()).isEqualTo(200);
         assertThat(page.body())
                 .contains("value=\"6400\"", "must be at most 250 kg, was 6400 kg")
@@ -155,14 +155,14 @@ class PagesTest {
     @Test
     void theRideTravelsInTheAddress() {
         String usual = told(site.get(PRESSURE).body());
-        String loaded = told(site.get(PRESSURE + "?luggageRearKg=80").body());
+        String loaded = told(site.get(PRESSURE + "?luggageRear=80").body());
         assertThat(Double.parseDouble(loaded)).isGreaterThan(Double.parseDouble(usual));
-        assertThat(site.get(PRESSURE + "?luggageRearKg=80").body()).contains("value=\"80\"");
+        assertThat(site.get(PRESSURE + "?luggageRear=80").body()).contains("value=\"80\"");
     }
 
     @Test
     void aLoadThatNoCeilingCarriesIsBlockedAndCannotBeSet() {
-        String page = site.get(PRESSURE + "?luggageRearKg=300&drop=FIRM").body();
+        String page = site.get(PRESSURE + "?luggageRear=300&drop=FIRM").body();
         assertThat(page)
                 .contains("Do not ride this", "This tire cannot carry this load", "What would help")
                 .doesNotContain("id=\"set-as-told\"", "told 65", "window 65");
@@ -170,7 +170,7 @@ class PagesTest {
                 PRESSURE,
                 HERON + "/as-told",
                 Map.of(
-                        "luggageRearKg", "300",
+                        "luggageRear", "300",
                         "drop", "FIRM",
                         "rearEntry", UUID.randomUUID().toString(),
                         "frontEntry", UUID.randomUUID().toString(),
@@ -186,7 +186,7 @@ class PagesTest {
             HttpResponse<String> written = site.postForm(
                     PRESSURE,
                     HERON + "/readings",
-                    Map.of("luggageRearKg", rear, "drop", "FIRM", "rear", "2.222", "unit", "BAR", "state", "FOUND"));
+                    Map.of("luggageRear", rear, "drop", "FIRM", "rear", "2.222", "unit", "BAR", "state", "FOUND"));
             assertThat(written.statusCode()).isEqualTo(302);
             String line = site.get("/log").body().split("class=\"log-line\"")[1];
             assertThat(line).contains("read 2.22 bar");
@@ -232,8 +232,7 @@ class PagesTest {
     void noAddressMakesAPageFail() {
         Random random = new Random(11);
         List<String> fields = List.of(
-                "ground1", "share1", "ground2", "share2", "riderKg", "bikeKg", "drop", "wet", "asked", "written",
-                "struck");
+                "ground1", "share1", "ground2", "share2", "rider", "bike", "drop", "wet", "asked", "written", "struck");
         List<String> values =
                 List.of("", "-1", "NaN", "1e9", "ROCK", "99999999999", "<b>", "{id}", "%", "../..", "０", "0.0000001");
         for (int i = 0; i < 150; i++) {

@@ -25,7 +25,8 @@ public final class TestRider {
     public static TestRider make(PlatformTransactionManager transactions, RiderMapper riders) {
         TestRider rider = new TestRider(transactions);
         rider.does(() -> riders.insert(
-                new Rider(rider.id(), "Test rider", "Europe/Vienna", PressureUnit.BAR, 70.0, null, 0),
+                Rider.fresh(rider.id(), "Test rider", "Europe/Vienna", PressureUnit.BAR)
+                        .asDemo(70.0, null),
                 Instant.parse("2026-01-01T00:00:00Z")));
         return rider;
     }

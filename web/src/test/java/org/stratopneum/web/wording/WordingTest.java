@@ -27,6 +27,7 @@ import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Length;
 import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.support.RunningApplication;
 
 @ExtendWith(RunningApplication.class)
@@ -69,8 +70,12 @@ class WordingTest {
                     Ground.ROCK,
                     Length.mm(45),
                     Mass.kg(50));
-            assertThat(verdicts.message(verdict, PressureUnit.PSI)).isNotBlank().doesNotContain("{", "''");
-            assertThat(verdicts.fix(verdict, PressureUnit.PSI)).isNotBlank().doesNotContain("{", "''");
+            assertThat(verdicts.message(verdict, Units.metric(PressureUnit.PSI)))
+                    .isNotBlank()
+                    .doesNotContain("{", "''");
+            assertThat(verdicts.fix(verdict, Units.metric(PressureUnit.PSI)))
+                    .isNotBlank()
+                    .doesNotContain("{", "''");
         }
     }
 
@@ -84,9 +89,12 @@ class WordingTest {
                 0.231,
                 Length.mm(37),
                 null);
-        assertThat(verdicts.message(verdict, PressureUnit.PSI)).contains("90.0 psi (6.21 bar)", "23.1 %");
-        assertThat(verdicts.message(verdict, PressureUnit.BAR)).contains("6.21 bar (90.0 psi)");
-        assertThat(verdicts.fix(verdict, PressureUnit.PSI)).contains("37 mm wide");
+        assertThat(verdicts.message(verdict, Units.metric(PressureUnit.PSI))).contains("90.0 psi (6.21 bar)", "23.1 %");
+        assertThat(verdicts.message(verdict, Units.metric(PressureUnit.BAR))).contains("6.21 bar (90.0 psi)");
+        assertThat(verdicts.fix(verdict, Units.metric(PressureUnit.PSI))).contains("37 mm wide");
+        Units imperial = new Units(
+                PressureUnit.PSI, RiderUnit.LB, RiderUnit.IN, RiderUnit.FL_OZ, RiderUnit.FAHRENHEIT, RiderUnit.MI);
+        assertThat(verdicts.fix(verdict, imperial)).contains("1.46 in wide");
     }
 
     @Test
