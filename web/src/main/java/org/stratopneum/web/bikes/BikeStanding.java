@@ -26,6 +26,7 @@ public record BikeStanding(
         DropSchool drop,
         boolean wet,
         Map<Ground, Double> ground,
+        UUID wheelsetId,
         String wheelsetName,
         WheelStanding rear,
         WheelStanding front) {
@@ -42,12 +43,9 @@ public record BikeStanding(
         return shareFront == null ? LoadShare.of(posture) : new LoadShare(shareFront, posture == Posture.CARGO);
     }
 
-    /** Whether both wheels are in and have tires on them. */
+    /** Whether both wheels are in, with tires on them that go with their rims. */
     public boolean rollable() {
-        return rear != null
-                && front != null
-                && rear.tire().isPresent()
-                && front.tire().isPresent();
+        return rear != null && front != null && rear.fits() && front.fits();
     }
 
     public Optional<WheelStanding> wheel(WheelPosition position) {

@@ -30,13 +30,36 @@ public class Garage {
 
     @Transactional(readOnly = true)
     public List<BikeStanding> bikes() {
-        return assemble(mapper.standing(null, logbook.now()));
+        return assemble(mapper.standing(null, null, logbook.now()));
     }
 
     /** @throws NotThereException when this rider has no such bike */
     @Transactional(readOnly = true)
     public BikeStanding bike(UUID id) {
-        return assemble(mapper.standing(id, logbook.now())).stream().findFirst().orElseThrow(NotThereException::new);
+        return first(mapper.standing(id, null, logbook.now()));
+    }
+
+    /**
+     * A bike as it would stand with one of its wheelsets in.
+     *
+     * @throws NotThereException when this rider has no such bike
+     */
+    @Transactional(readOnly = true)
+    public BikeStanding bikeOn(UUID bikeId, UUID wheelsetId) {
+        return first(mapper.standing(bikeId, wheelsetId, logbook.now()));
+    }
+
+    /**
+     * @return width between the inner faces of the rim's walls (mm)
+     * @throws NotThereException when this rider has no such wheel
+     */
+    @Transactional(readOnly = true)
+    public double rimWidthMm(UUID wheelId) {
+        return Optional.ofNullable(mapper.rimWidthMm(wheelId)).orElseThrow(NotThereException::new);
+    }
+
+    private BikeStanding first(List<StandingRow> rows) {
+        return assemble(rows).stream().findFirst().orElseThrow(NotThereException::new);
     }
 
     @Transactional(readOnly = true)
@@ -74,6 +97,7 @@ public class Garage {
                 bike.dropSchool(),
                 bike.wet(),
                 ride,
+                bike.wheelsetId(),
                 bike.wheelsetName(),
                 wheels.get(WheelPosition.REAR),
                 wheels.get(WheelPosition.FRONT));
@@ -84,10 +108,13 @@ public class Garage {
                 row.wheelId(),
                 row.position(),
                 new WheelStanding.Rim(
+                        row.rimId(),
                         row.rimName(),
                         row.rimInternalWidthMm(),
                         row.bsdMm(),
+                        row.rimDepthMm(),
                         Boolean.TRUE.equals(row.hookless()),
+                        row.tubelessBed(),
                         row.rimMaxKpa()),
                 row.tireId() == null ? Optional.empty() : Optional.of(tireOf(row)),
                 row.readingDetail() == null ? Optional.empty() : Optional.of(readingOf(row)));
@@ -100,8 +127,10 @@ public class Garage {
                 row.nominalWidthMm(),
                 row.measuringRimWidthMm(),
                 row.casing(),
+                new WheelStanding.Marks(row.tubelessMarked(), row.hooklessAllowed(), row.directional()),
                 row.tireMaxKpa(),
                 row.tireMinKpa(),
+                row.maxLoadKg(),
                 (TireFitted) logbook.detail(LogKind.TIRE_FITTED, row.fittedDetail()),
                 row.fittedSince());
     }

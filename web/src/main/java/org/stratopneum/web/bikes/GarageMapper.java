@@ -13,12 +13,17 @@ interface GarageMapper {
     /**
      * The wheels that are in bikes at {@code at}, with what is fitted and last read, in the order of the bikes.
      *
-     * @param bikeId only this bike, or null for all
+     * @param bikeId only this bike, retired or not, or null for all that are not retired
+     * @param wheelsetId as if this wheelset was in, or null for the one that is
      */
-    List<StandingRow> standing(UUID bikeId, Instant at);
+    List<StandingRow> standing(UUID bikeId, UUID wheelsetId, Instant at);
 
     @Select("select bike_id, ground, share from bike_ground order by bike_id, share desc, ground")
     List<GroundRow> grounds();
+
+    /** Internal width of a wheel's rim (mm); null when there is no such wheel. */
+    @Select("select r.internal_width_mm from wheel w join rim r on r.id = w.rim_id where w.id = #{wheelId}")
+    Double rimWidthMm(UUID wheelId);
 
     /** The gauge that readings are taken with when nobody says otherwise. */
     @Select("select id from gauge where retired_on is null order by reference desc, name limit 1")

@@ -3,12 +3,14 @@ package org.stratopneum.web.bikes;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
+import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.logbook.LogDetail.PressureRead;
 import org.stratopneum.web.logbook.LogDetail.TireFitted;
-import org.stratopneum.web.wording.Numbers;
 
 /**
  * A wheel as it stands in its bike.
@@ -21,48 +23,76 @@ public record WheelStanding(
 
     /** The rim of the wheel; widths (mm), pressures (kPa gauge). */
     public record Rim(
-            String name, double internalWidthMm, double beadSeatDiameterMm, boolean hookless, Double maxKpa) {}
+            UUID id,
+            String name,
+            double internalWidthMm,
+            double beadSeatDiameterMm,
+            Double depthMm,
+            boolean hookless,
+            RimBed bed,
+            Double maxKpa) {}
 
-    /** The tire that is on it and how it was fitted; widths (mm), pressures (kPa gauge). */
+    /** The tire that is on it and how it was fitted; widths (mm), pressures (kPa gauge), load (kg). */
     public record Tire(
             UUID id,
             String name,
             double nominalWidthMm,
             Double measuringRimWidthMm,
             Casing casing,
+            Marks marks,
             Double maxKpa,
             Double minKpa,
+            Double maxLoadKg,
             TireFitted fitted,
             Instant since) {}
+
+    /** What a tire says of itself. */
+    public record Marks(boolean tubeless, boolean hookless, boolean directional) {}
 
     /** What was last read, and when. */
     public record Reading(PressureRead read, Instant at) {}
 
-    /** Size designation of ISO 5775-1 of the fitted tire, such as 57-622; empty without a tire. */
-    public String size() {
-        return tire.map(fitted ->
-                        Numbers.upTo(fitted.nominalWidthMm(), 1) + "-" + Numbers.upTo(rim.beadSeatDiameterMm(), 0))
-                .orElse("");
+    /** Size of the fitted tire; empty without one. */
+    public Optional<TireSize> tireSize() {
+        return tire.map(fitted -> new TireSize(fitted.nominalWidthMm(), rim.beadSeatDiameterMm()));
     }
 
-    /** The fitted tire on its rim as the core sees it. */
+    /** Size designation of ISO 5775-1 of the fitted tire, such as 57-622; empty without a tire. */
+    public String size() {
+        return tireSize().map(TireSize::designation).orElse("");
+    }
+
+    /** The fitted tire on its rim as the core sees it; empty without a tire, and where the two do not go together. */
     public Optional<TireOnRim> tireOnRim() {
-        return tire.map(fitted -> new TireOnRim(
+        return tire.flatMap(fitted -> unlessRefused(() -> new TireOnRim(
                 fitted.nominalWidthMm(),
                 rim.beadSeatDiameterMm(),
                 fitted.measuringRimWidthMm(),
                 rim.internalWidthMm(),
-                fitted.fitted().measuredWidthMm()));
+                fitted.fitted().measuredWidthMm())));
     }
 
     public Optional<Setup> setup() {
-        return tire.map(fitted -> new Setup(
+        return tire.flatMap(fitted -> unlessRefused(() -> new Setup(
                 fitted.fitted().setup(),
                 fitted.fitted().insert(),
                 fitted.casing(),
                 rim.hookless(),
                 fitted.maxKpa(),
                 fitted.minKpa(),
-                rim.maxKpa()));
+                rim.maxKpa())));
+    }
+
+    /** Whether there is a tire that can stand on this rim as it was set up. */
+    public boolean fits() {
+        return tireOnRim().isPresent() && setup().isPresent();
+    }
+
+    private static <T> Optional<T> unlessRefused(Supplier<T> made) {
+        try {
+            return Optional.of(made.get());
+        } catch (InvalidInputException exception) {
+            return Optional.empty();
+        }
     }
 }

@@ -11,12 +11,16 @@ import org.stratopneum.web.wording.QuantityText;
  *
  * @param casing SVG path of the arc
  * @param rim SVG path of the rim's profile
+ * @param tape SVG path of the tape over the bed, or null
+ * @param tube SVG path of a tube inside, or null
  * @param left half of the drawing's width (mm)
  * @param top height of the drawing above the bead seats (mm)
  */
 public record SectionDrawing(
         String casing,
         String rim,
+        String tape,
+        String tube,
         double left,
         double top,
         double radius,
@@ -30,6 +34,8 @@ public record SectionDrawing(
     private static final double WALL_HEIGHT_MM = 6;
     private static final double WELL_MM = 4;
     private static final double HOOK_MM = 1.4;
+    private static final double TAPE_LIFT_MM = 0.8;
+    private static final double TUBE_INSET_MM = 2;
     private static final double ROOM_FOR_DIMENSIONS_MM = 22;
 
     /** Depth of the drawing below the bead seats (mm). */
@@ -41,6 +47,8 @@ public record SectionDrawing(
         return new SectionDrawing(
                 path("M %.2f 0 A %.3f %.3f 0 1 1 %.2f 0", -half, radius, radius, half),
                 rimPath(half, hookless),
+                null,
+                null,
                 Math.max(radius, half + WALL_MM) + ROOM_FOR_DIMENSIONS_MM,
                 section.height().mm() + ROOM_FOR_DIMENSIONS_MM,
                 radius,
@@ -49,6 +57,49 @@ public record SectionDrawing(
                 QuantityText.text(section.inflatedWidth().mm(), unit),
                 QuantityText.text(section.height().mm(), unit),
                 QuantityText.text(section.rimInternalWidthMm(), unit));
+    }
+
+    /** The same with what lies inside: tape over the bed, or a tube. */
+    public SectionDrawing with(boolean taped, boolean tubed) {
+        return new SectionDrawing(
+                casing,
+                rim,
+                taped ? tapePath(halfRim) : null,
+                tubed ? tubePath(radius, halfRim) : null,
+                left,
+                top,
+                radius,
+                height,
+                halfRim,
+                widthText,
+                heightText,
+                rimText);
+    }
+
+    /** Tape from wall to wall through the well, a little above the bed so that both are seen. */
+    private static String tapePath(double half) {
+        double lift = -TAPE_LIFT_MM;
+        return path(
+                "M %.2f %.2f L %.2f %.2f L %.2f %.2f L %.2f %.2f L %.2f %.2f L %.2f %.2f",
+                -half + 1,
+                lift,
+                -half * 0.62,
+                lift,
+                -half * 0.5,
+                WELL_MM + lift,
+                half * 0.5,
+                WELL_MM + lift,
+                half * 0.62,
+                lift,
+                half - 1,
+                lift);
+    }
+
+    /** The tube lies along the casing and over the bed. */
+    private static String tubePath(double radius, double half) {
+        double inner = radius - TUBE_INSET_MM;
+        double foot = half - TUBE_INSET_MM;
+        return path("M %.2f -1.5 A %.3f %.3f 0 1 1 %.2f -1.5 Z", -foot, inner, inner, foot);
     }
 
     private static String rimPath(double half, boolean hookless) {

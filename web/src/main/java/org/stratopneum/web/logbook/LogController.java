@@ -12,6 +12,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.wording.Age;
@@ -63,15 +64,25 @@ class LogController {
                         Collectors.mapping(row -> wording.line(row, rider), Collectors.toList())));
     }
 
+    /** @param wheel the wheel's page to go back to, or null for the log */
     @PostMapping("/log/strike")
-    String strike(@RequestParam List<UUID> entry) {
-        logbook.strike(entry);
-        return "redirect:/log";
+    String strike(@RequestParam List<UUID> entry, @RequestParam(required = false) UUID wheel) {
+        return back(wheel, "struck", logbook.strike(entry));
     }
 
     @PostMapping("/log/put-back")
-    String putBack(@RequestParam List<UUID> entry) {
-        logbook.putBack(entry);
-        return "redirect:/log";
+    String putBack(@RequestParam List<UUID> entry, @RequestParam(required = false) UUID wheel) {
+        return back(wheel, "written", logbook.putBack(entry));
+    }
+
+    private static String back(UUID wheel, String outcome, List<UUID> entries) {
+        if (wheel == null) {
+            return "redirect:/log";
+        }
+        return "redirect:"
+                + UriComponentsBuilder.fromPath("/wheels/{id}")
+                        .queryParam(outcome, entries.toArray())
+                        .buildAndExpand(wheel)
+                        .toUriString();
     }
 }

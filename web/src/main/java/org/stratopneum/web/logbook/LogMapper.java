@@ -19,6 +19,9 @@ public interface LogMapper {
     /** The last words on entries, struck ones included, newest first, strictly before the key where one is given. */
     List<LogRow> heads(UUID bikeId, Instant beforeTime, Long beforeSequence, int limit);
 
+    /** The last words on a wheel's entries of {@code kinds}, struck ones included, newest first. */
+    List<LogRow> headsOfWheel(UUID wheelId, Collection<LogKind> kinds, int limit);
+
     /** Those of {@code ids} that nothing supersedes. */
     List<LogRow> headsAmong(Collection<UUID> ids);
 }

@@ -29,7 +29,7 @@ public record LogRow(
         String tireName,
         String gaugeName) {
 
-    LogSubject subject() {
+    public LogSubject subject() {
         return new LogSubject(bikeId, wheelsetId, wheelId, tireId, gaugeId, placeId);
     }
 

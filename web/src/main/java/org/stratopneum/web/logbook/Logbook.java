@@ -9,6 +9,7 @@ import java.util.Objects;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.web.fault.NotThereException;
 
 /** Writes to the log, strikes through and puts back, and reads it in pages. */
 @Service
@@ -79,12 +80,53 @@ public class Logbook {
     }
 
     private List<UUID> supersede(Collection<UUID> ids, boolean strike) {
+        // somebody else's entries are not there; entries of one's own that need nothing done are left alone
+        ids.forEach(this::entry);
         List<LogEntry> successors = heads(ids).stream()
                 .filter(row -> row.struck() != strike)
                 .map(row -> successorOf(row, strike))
                 .toList();
         writeAll(successors);
         return successors.stream().map(LogEntry::id).toList();
+    }
+
+    /**
+     * Puts an entry right: another one takes its place, and the old one stays readable.
+     *
+     * @throws NotThereException when this rider has no such entry
+     * @throws LogConflictException when the entry was superseded meanwhile
+     */
+    @Transactional
+    public UUID correct(UUID id, Instant happenedAt, Double temperatureC, LogDetail detail) {
+        LogRow row = entry(id);
+        if (row.kind() != detail.kind()) {
+            throw new LogConflictException(id);
+        }
+        UUID successor = UUID.randomUUID();
+        write(new LogEntry(
+                successor,
+                happenedAt,
+                now(),
+                row.zone(),
+                row.subject(),
+                temperatureC,
+                detail,
+                LogSource.TYPED,
+                id,
+                false));
+        return successor;
+    }
+
+    /** @throws NotThereException when this rider has no such entry */
+    @Transactional(readOnly = true)
+    public LogRow entry(UUID id) {
+        return mapper.entry(id).orElseThrow(NotThereException::new);
+    }
+
+    /** The last words on a wheel's entries of some kinds, struck ones included, newest first. */
+    @Transactional(readOnly = true)
+    public List<LogRow> ofWheel(UUID wheelId, Collection<LogKind> kinds, int limit) {
+        return mapper.headsOfWheel(wheelId, kinds, limit);
     }
 
     private LogEntry successorOf(LogRow row, boolean struck) {

@@ -1,14 +1,22 @@
 package org.stratopneum.web.page;
 
+import java.util.Locale;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.stratopneum.web.rider.RiderPrincipal;
+import org.stratopneum.web.rider.Riders;
 
 /** What the frame of every page needs to know. */
 @ControllerAdvice
 class PageAttributes {
+
+    private final Riders riders;
+
+    PageAttributes(Riders riders) {
+        this.riders = riders;
+    }
 
     @ModelAttribute("demo")
     boolean demo(Authentication authentication) {
@@ -21,6 +29,22 @@ class PageAttributes {
         if (token != null) {
             token.getToken();
         }
+    }
+
+    /** How the rider wants pages: light or dark, and whether single letters are shortcuts. */
+    @ModelAttribute("look")
+    Look look(Authentication authentication) {
+        if (!signedIn(authentication)) {
+            return Look.USUAL;
+        }
+        return riders.find()
+                .map(rider -> new Look(rider.theme().name().toLowerCase(Locale.ROOT), rider.letterKeys()))
+                .orElse(Look.USUAL);
+    }
+
+    /** @param theme system, light or dark */
+    public record Look(String theme, boolean letterKeys) {
+        static final Look USUAL = new Look("system", true);
     }
 
     @ModelAttribute("signedIn")

@@ -18,7 +18,7 @@ public class BikeAdvisor {
     private static final double PERSONAL_FACTOR = 1;
 
     /** The advice for {@code ride}; empty while a wheel or a tire is missing. */
-    Optional<BikeAdvice> advise(BikeStanding bike, RideForm.Ride ride) {
+    public Optional<BikeAdvice> advise(BikeStanding bike, RideForm.Ride ride) {
         if (!bike.rollable()) {
             return Optional.empty();
         }

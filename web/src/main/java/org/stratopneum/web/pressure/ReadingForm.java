@@ -1,8 +1,6 @@
 package org.stratopneum.web.pressure;
 
-import java.time.DateTimeException;
 import java.time.Instant;
-import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -24,11 +22,7 @@ import org.stratopneum.web.wording.Units;
 /** What the gauge showed, as typed: rear, front or both, in one unit. */
 final class ReadingForm {
 
-    /** Longest that a clock may run ahead of ours before a moment counts as the future (s). */
-    private static final long CLOCK_SKEW_S = 300;
-
     private static final String TEMPERATURE_UNIT = "temperatureUnit";
-    private static final Instant EARLIEST = Instant.parse("1990-01-01T00:00:00Z");
 
     private final Map<String, String> typed;
 
@@ -97,7 +91,7 @@ final class ReadingForm {
         kpa.keySet().stream()
                 .filter(position -> bike.wheel(position).isEmpty())
                 .forEach(position -> reader.problems().add(Problem.of(fieldOf(position), "no-wheel")));
-        Instant at = moment(reader, zone, now);
+        Instant at = reader.moment("at", zone, now).orElse(null);
         Double temperature = reader.quantity("temperature", Temperature.CELSIUS, temperatureUnit(), null)
                 .orElse(null);
         problems.addAll(reader.problems().list());
@@ -124,23 +118,5 @@ final class ReadingForm {
         double most = Math.floor(unit.fromKpa(GaugePressure.TIRE_KPA.maximum()) + 1e-9);
         Range range = Range.closed(0, most, PressureText.name(unit));
         return reader.number(field, range).map(unit::toKpa);
-    }
-
-    private static Instant moment(FormReader reader, ZoneId zone, Instant now) {
-        if (reader.isBlank("at")) {
-            return null;
-        }
-        try {
-            Instant at = LocalDateTime.parse(reader.text("at")).atZone(zone).toInstant();
-            if (at.isAfter(now.plusSeconds(CLOCK_SKEW_S))) {
-                reader.problems().add(Problem.of("at", "in-the-future"));
-            } else if (at.isBefore(EARLIEST)) {
-                reader.problems().add(Problem.of("at", "too-long-ago"));
-            }
-            return at;
-        } catch (DateTimeException exception) {
-            reader.problems().add(Problem.of("at", "not-a-moment"));
-            return null;
-        }
     }
 }

@@ -8,7 +8,7 @@ import org.stratopneum.web.drawing.PressureScale;
 import org.stratopneum.web.drawing.SectionDrawing;
 
 /** One wheel on the pressure page, in words. */
-record WheelPanel(
+public record WheelPanel(
         WheelPosition position,
         String tire,
         String size,
@@ -27,13 +27,13 @@ record WheelPanel(
         SectionDrawing section) {
 
     /** The last reading: number, age, and on which side of the window it lies. */
-    record LastReading(String number, String age, String side, String sideCode) {}
+    public record LastReading(String number, String age, String side, String sideCode) {}
 
     /** Strike index at a pressure. */
-    record Strike(String pressure, String index, boolean told) {}
+    public record Strike(String pressure, String index, boolean told) {}
 
     /** A verdict in words. */
-    record Said(Level level, String message, String fix) {
+    public record Said(Level level, String message, String fix) {
         public String css() {
             return level.name().toLowerCase(Locale.ROOT).replace('_', '-');
         }

@@ -26,19 +26,27 @@ public class Riders {
 
     @Transactional(readOnly = true)
     public Optional<Rider> find() {
-        return mapper.self();
+        Optional<Rider> remembered = RiderOfRequest.recall();
+        if (remembered.isPresent()) {
+            return remembered;
+        }
+        Optional<Rider> found = mapper.self();
+        found.ifPresent(RiderOfRequest::remember);
+        return found;
     }
 
     /** The unit that was typed last is offered next time. */
     @Transactional
     public void rememberUnit(PressureUnit unit) {
         mapper.rememberUnit(unit);
+        RiderOfRequest.forget();
     }
 
     /** What the rider weighs (kg), as typed with a bike or a ride. */
     @Transactional
     public void weigh(double kg) {
         mapper.weigh(kg);
+        RiderOfRequest.forget();
     }
 
     /** @throws ChangedMeanwhileException when the rider was changed since {@code version} was read */
@@ -47,5 +55,6 @@ public class Riders {
         if (mapper.change(zone, units, theme, letterKeys, version) == 0) {
             throw new ChangedMeanwhileException();
         }
+        RiderOfRequest.forget();
     }
 }

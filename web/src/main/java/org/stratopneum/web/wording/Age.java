@@ -12,6 +12,7 @@ import java.time.temporal.ChronoUnit;
 public final class Age {
 
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Wording.LOCALE);
+    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Wording.LOCALE);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Wording.LOCALE);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE, d MMMM yyyy", Wording.LOCALE);
 
@@ -39,6 +40,11 @@ public final class Age {
 
     public static String moment(Instant then, ZoneId zone) {
         return MOMENT.format(then.atZone(zone));
+    }
+
+    /** "25 Nov 2026". */
+    public static String date(Instant then, ZoneId zone) {
+        return DATE.format(then.atZone(zone));
     }
 
     public static String time(Instant then, ZoneId zone) {

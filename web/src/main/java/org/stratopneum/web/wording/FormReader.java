@@ -3,7 +3,10 @@ package org.stratopneum.web.wording;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -20,18 +23,51 @@ public final class FormReader {
 
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d{1,9}(?:[.,]\\d{0,9})?|[+-]?[.,]\\d{1,9}");
 
+    /** Longest that a clock may run ahead of ours before a moment counts as the future (s). */
+    private static final long CLOCK_SKEW_S = 300;
+
+    private static final Instant EARLIEST = Instant.parse("1990-01-01T00:00:00Z");
+
     /** What conversion may have taken from a limit that is a round number (in any unit). */
     private static final double SLACK = 1e-9;
 
     private final Map<String, String> typed;
-    private final Problems problems = new Problems();
+    private final Problems problems;
+    private final String prefix;
 
     public FormReader(Map<String, String> typed) {
-        this.typed = Map.copyOf(typed);
+        this(Map.copyOf(typed), new Problems(), "");
+    }
+
+    private FormReader(Map<String, String> typed, Problems problems, String prefix) {
+        this.typed = typed;
+        this.problems = problems;
+        this.prefix = prefix;
+    }
+
+    /** The same form, seen from a part whose fields begin with {@code prefix}; faults go to the same place. */
+    public FormReader part(String partPrefix) {
+        return new FormReader(typed, problems, prefix + partPrefix);
     }
 
     public String text(String field) {
-        return typed.getOrDefault(field, "").strip();
+        return typed.getOrDefault(prefix + field, "").strip();
+    }
+
+    /** Adds a fault of {@code field} of this part. */
+    public void fault(String field, String code) {
+        add(Problem.of(field, code));
+    }
+
+    /** Adds a fault whose field is one of this part. */
+    public void add(Problem problem) {
+        problems.add(new Problem(
+                prefix + problem.field(), problem.code(), problem.limit(), problem.value(), problem.unit()));
+    }
+
+    /** Whether a fault was found in {@code field} of this part. */
+    public boolean isFaulty(String field) {
+        return problems.touches(prefix + field);
     }
 
     public boolean isBlank(String field) {
@@ -45,19 +81,19 @@ public final class FormReader {
             return Optional.empty();
         }
         if (!NUMBER.matcher(text).matches()) {
-            problems.add(Problem.of(field, Problem.WRONG_TYPE));
+            add(Problem.of(field, Problem.WRONG_TYPE));
             return Optional.empty();
         }
         double value = Double.parseDouble(text.replace(',', '.'));
         Optional<Problem> problem = range.problemOf(field, value);
-        problem.ifPresent(problems::add);
+        problem.ifPresent(this::add);
         return problem.isPresent() ? Optional.empty() : Optional.of(value);
     }
 
     /** The same for a field that must be filled in. */
     public Optional<Double> requiredNumber(String field, Range range) {
         if (isBlank(field)) {
-            problems.add(Problem.of(field, Problem.MISSING));
+            add(Problem.of(field, Problem.MISSING));
             return Optional.empty();
         }
         return number(field, range);
@@ -81,7 +117,7 @@ public final class FormReader {
     /** The same for a field that must be filled in. */
     public Optional<Double> requiredQuantity(String field, Range range, QuantityUnit unit, Double kept) {
         if (isBlank(field)) {
-            problems.add(Problem.of(field, Problem.MISSING));
+            add(Problem.of(field, Problem.MISSING));
             return Optional.empty();
         }
         return quantity(field, range, unit, kept);
@@ -105,7 +141,26 @@ public final class FormReader {
         try {
             return Optional.of(LocalDate.parse(text(field)));
         } catch (DateTimeException exception) {
-            problems.add(Problem.of(field, "not-a-day"));
+            add(Problem.of(field, "not-a-day"));
+            return Optional.empty();
+        }
+    }
+
+    /** The moment typed into {@code field} as a local date and time, empty where nothing was; a fault where it cannot be. */
+    public Optional<Instant> moment(String field, ZoneId zone, Instant now) {
+        if (isBlank(field)) {
+            return Optional.empty();
+        }
+        try {
+            Instant at = LocalDateTime.parse(text(field)).atZone(zone).toInstant();
+            if (at.isAfter(now.plusSeconds(CLOCK_SKEW_S))) {
+                fault(field, "in-the-future");
+            } else if (at.isBefore(EARLIEST)) {
+                fault(field, "too-long-ago");
+            }
+            return Optional.of(at);
+        } catch (DateTimeException exception) {
+            fault(field, "not-a-moment");
             return Optional.empty();
         }
     }
@@ -119,7 +174,7 @@ public final class FormReader {
     public Optional<String> name(String field, int longest) {
         String text = text(field);
         if (text.length() > longest) {
-            problems.add(new Problem(field, "too-long", (double) longest, (double) text.length(), null));
+            add(new Problem(field, "too-long", (double) longest, (double) text.length(), null));
             return Optional.empty();
         }
         return text.isEmpty() ? Optional.empty() : Optional.of(text);
@@ -128,7 +183,7 @@ public final class FormReader {
     /** The same for a field that must be filled in. */
     public Optional<String> requiredName(String field, int longest) {
         if (isBlank(field)) {
-            problems.add(Problem.of(field, Problem.MISSING));
+            add(Problem.of(field, Problem.MISSING));
         }
         return name(field, longest);
     }
@@ -143,7 +198,7 @@ public final class FormReader {
                 return Optional.of(constant);
             }
         }
-        problems.add(Problem.of(field, "unknown-value"));
+        add(Problem.of(field, "unknown-value"));
         return Optional.empty();
     }
 

@@ -1,5 +1,8 @@
 package org.stratopneum.web.wording;
 
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.check.Problem;
 
@@ -18,6 +21,13 @@ public class ProblemWording {
                 "problem." + problem.code(),
                 number(problem.limit(), problem.unit()),
                 number(problem.value(), problem.unit()));
+    }
+
+    /** The first message of each faulty field. */
+    public Map<String, String> messages(List<Problem> problems) {
+        Map<String, String> messages = new LinkedHashMap<>();
+        problems.forEach(problem -> messages.putIfAbsent(problem.field(), message(problem)));
+        return messages;
     }
 
     private static String number(Double value, String unit) {

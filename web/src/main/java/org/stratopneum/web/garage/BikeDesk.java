@@ -1,0 +1,72 @@
+package org.stratopneum.web.garage;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.check.Problems;
+import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+
+/** Gathers what the pages show on which a rider enters or changes a bike or a pair of wheels. */
+@Service
+class BikeDesk {
+
+    private final Garage garage;
+    private final PartsMapper parts;
+    private final Riders riders;
+    private final Logbook logbook;
+    private final BikeDrafts drafts;
+
+    BikeDesk(Garage garage, PartsMapper parts, Riders riders, Logbook logbook, BikeDrafts drafts) {
+        this.garage = garage;
+        this.parts = parts;
+        this.riders = riders;
+        this.logbook = logbook;
+        this.drafts = drafts;
+    }
+
+    BikeDrafts.Draft draft(Map<String, String> parameters) {
+        return drafts.of(riders.self(), parameters);
+    }
+
+    /** @throws NotThereException when this rider has no such bike */
+    @Transactional(readOnly = true)
+    BikePage edit(UUID id, Map<String, String> parameters, Problems problems) {
+        PartsMapper.BikeRow row = parts.bike(id).orElseThrow(NotThereException::new);
+        return drafts.page(kept(id, parameters), problems, null).of(row.id(), row.name(), row.version());
+    }
+
+    /** The bike as it was changed; empty with faults in {@code problems}. */
+    @Transactional(readOnly = true)
+    Optional<BikeSpec> changed(UUID id, Map<String, String> parameters, Problems problems) {
+        Optional<BikeSpec> bike = kept(id, parameters).bike(problems, null);
+        return problems.isEmpty() ? bike : Optional.empty();
+    }
+
+    private BikeForm kept(UUID id, Map<String, String> parameters) {
+        Rider rider = riders.self();
+        return BikeForm.of(garage.bike(id), rider.bodyKg(), rider.units(), parameters);
+    }
+
+    /** The page for another pair of wheels; {@code problems} is null on a form that nobody has touched. */
+    @Transactional(readOnly = true)
+    BikePage wheels(UUID bikeId, Map<String, String> parameters, Problems problems) {
+        PartsMapper.BikeRow bike = parts.bike(bikeId).orElseThrow(NotThereException::new);
+        Rider rider = riders.self();
+        BikeForm form = BikeForm.of(parameters, rider.units(), rider.bodyKg());
+        return drafts.page(form, problems == null ? new Problems() : problems, null)
+                .of(bike.id(), bike.name(), bike.version());
+    }
+
+    Optional<NewWheelset> newWheels(Map<String, String> parameters, Problems problems) {
+        Rider rider = riders.self();
+        LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
+        return BikeForm.of(parameters, rider.units(), rider.bodyKg()).wheels(problems, today);
+    }
+}

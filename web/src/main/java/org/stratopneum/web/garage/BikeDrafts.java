@@ -1,0 +1,97 @@
+package org.stratopneum.web.garage;
+
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.stratopneum.core.check.Problems;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.pressure.AdviceView;
+import org.stratopneum.web.pressure.AdviceWording;
+import org.stratopneum.web.pressure.BikeAdvisor;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.wording.ProblemWording;
+import org.stratopneum.web.wording.Units;
+import org.stratopneum.web.wording.Wording;
+
+/** Bikes that are being entered, with what would be told for them; nothing of it is kept. */
+@Service
+public class BikeDrafts {
+
+    private final Logbook logbook;
+    private final BikeAdvisor advisor;
+    private final AdviceWording adviceWording;
+    private final ProblemWording problemWording;
+    private final Wording wording;
+
+    BikeDrafts(
+            Logbook logbook,
+            BikeAdvisor advisor,
+            AdviceWording adviceWording,
+            ProblemWording problemWording,
+            Wording wording) {
+        this.logbook = logbook;
+        this.advisor = advisor;
+        this.adviceWording = adviceWording;
+        this.problemWording = problemWording;
+        this.wording = wording;
+    }
+
+    /**
+     * A bike that is being entered.
+     *
+     * @param bike the bike, or null while something is missing or wrong
+     */
+    public record Draft(BikeForm form, Problems problems, NewBike bike, ZoneId zone) {}
+
+    /** A bike that its rider is about to keep. */
+    Draft of(Rider rider, Map<String, String> parameters) {
+        BikeForm form = BikeForm.of(parameters, rider.units(), rider.bodyKg());
+        Problems problems = new Problems();
+        NewBike bike = form.newBike(problems, today(rider.zoneId())).orElse(null);
+        return new Draft(form, problems, bike, rider.zoneId());
+    }
+
+    /** A bike of somebody who only wants to know: it needs no name. */
+    public Draft unnamed(Map<String, String> parameters, Units usual) {
+        BikeForm form = BikeForm.of(parameters, usual, null);
+        Problems problems = new Problems();
+        NewBike bike = form.unnamedBike(problems, wording.text("garage.first-bike"), today(ZoneOffset.UTC))
+                .orElse(null);
+        return new Draft(form, problems, bike, ZoneOffset.UTC);
+    }
+
+    /** @param sayFaults whether what is missing is said; not on a form that nobody has touched */
+    public BikePage page(Draft draft, boolean sayFaults) {
+        return page(draft.form(), sayFaults ? draft.problems() : new Problems(), advice(draft));
+    }
+
+    BikePage page(BikeForm form, Problems problems, AdviceView advice) {
+        return new BikePage(
+                null,
+                null,
+                form.view(problems, problemWording),
+                form.ride(),
+                form.units(),
+                new BikePage.Sizes(form.meant(BikeForm.REAR), form.meant(BikeForm.FRONT)),
+                advice,
+                0);
+    }
+
+    private AdviceView advice(Draft draft) {
+        if (draft.bike() == null) {
+            return null;
+        }
+        BikeStanding standing = draft.bike().standing();
+        var reader = new AdviceWording.Reader(draft.form().units(), draft.zone(), logbook.now());
+        return advisor.advise(standing, draft.bike().ride())
+                .map(advice -> adviceWording.view(standing, advice, draft.bike().ride(), reader))
+                .orElse(null);
+    }
+
+    private LocalDate today(ZoneId zone) {
+        return LocalDate.ofInstant(logbook.now(), zone);
+    }
+}

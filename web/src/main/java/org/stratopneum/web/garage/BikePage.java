@@ -1,0 +1,67 @@
+package org.stratopneum.web.garage;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.stratopneum.core.pressure.Casing;
+import org.stratopneum.core.pressure.Posture;
+import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.tire.TireSize;
+import org.stratopneum.web.bikes.RimBed;
+import org.stratopneum.web.pressure.AdviceView;
+import org.stratopneum.web.ride.RideForm;
+import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.wording.Units;
+
+/**
+ * A bike or a pair of wheels being entered.
+ *
+ * @param bikeId the bike that it is about, or null for a new one
+ * @param bikeName its name, or null
+ * @param form what was typed, and what is wrong with it
+ * @param sizes what the sizes that were typed may mean
+ * @param advice what to set as far as typed, or null
+ */
+public record BikePage(
+        UUID bikeId,
+        String bikeName,
+        FormView form,
+        RideForm ride,
+        Units units,
+        Sizes sizes,
+        AdviceView advice,
+        int version) {
+
+    /** What the typed size of each wheel may mean. */
+    public record Sizes(List<TireSize> rear, List<TireSize> front) {
+        public List<TireSize> of(String wheel) {
+            return BikeForm.REAR.equals(wheel) ? rear : front;
+        }
+    }
+
+    /** The same page for a bike that is kept. */
+    BikePage of(UUID id, String name, int rowVersion) {
+        return new BikePage(id, name, form, ride, units, sizes, advice, rowVersion);
+    }
+
+    public List<Posture> postures() {
+        return List.of(Posture.values());
+    }
+
+    public List<SetupKind> setups() {
+        return List.of(SetupKind.values());
+    }
+
+    public List<Casing> casings() {
+        return List.of(Casing.values());
+    }
+
+    public List<RimBed> beds() {
+        return List.of(RimBed.values());
+    }
+
+    /** The faults as the ride's fragment wants them. */
+    public Map<String, String> errors() {
+        return form.errors();
+    }
+}

@@ -1,0 +1,73 @@
+package org.stratopneum.web.garage;
+
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The whole garage on one page, with what goes to rest and comes back. */
+@Controller
+class GarageController {
+
+    private static final String TO_GARAGE = "redirect:/garage";
+
+    private final GarageDesk desk;
+    private final Workshop workshop;
+
+    GarageController(GarageDesk desk, Workshop workshop) {
+        this.desk = desk;
+        this.workshop = workshop;
+    }
+
+    @GetMapping("/garage")
+    String garage(@RequestParam(required = false) String notice, Model model) {
+        model.addAttribute("garage", desk.garage());
+        model.addAttribute("notice", "in-use".equals(notice) ? "garage.in-use" : null);
+        return "garage/garage";
+    }
+
+    @PostMapping("/bikes/{id}/retire")
+    String retireBike(@PathVariable UUID id) {
+        desk.retireBike(id, true);
+        return TO_GARAGE;
+    }
+
+    @PostMapping("/bikes/{id}/restore")
+    String restoreBike(@PathVariable UUID id) {
+        desk.retireBike(id, false);
+        return TO_GARAGE;
+    }
+
+    @PostMapping("/wheelsets/{id}/mount")
+    String mount(@PathVariable UUID id) {
+        workshop.mount(id);
+        return TO_GARAGE;
+    }
+
+    @PostMapping("/wheelsets/{id}/retire")
+    String retireWheelset(@PathVariable UUID id) {
+        return done(desk.retireWheelset(id, true));
+    }
+
+    @PostMapping("/wheelsets/{id}/restore")
+    String restoreWheelset(@PathVariable UUID id) {
+        return done(desk.retireWheelset(id, false));
+    }
+
+    @PostMapping("/tires/{id}/retire")
+    String retireTire(@PathVariable UUID id) {
+        return done(desk.retireTire(id, true));
+    }
+
+    @PostMapping("/tires/{id}/restore")
+    String restoreTire(@PathVariable UUID id) {
+        return done(desk.retireTire(id, false));
+    }
+
+    private static String done(boolean done) {
+        return done ? TO_GARAGE : TO_GARAGE + "?notice=in-use";
+    }
+}

@@ -1,0 +1,126 @@
+package org.stratopneum.web.garage;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.tire.TireSize;
+import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+
+/** Shows the garage, and retires and restores what is in it. */
+@Service
+class GarageDesk {
+
+    private final PartsMapper parts;
+    private final Riders riders;
+    private final Logbook logbook;
+
+    GarageDesk(PartsMapper parts, Riders riders, Logbook logbook) {
+        this.parts = parts;
+        this.riders = riders;
+        this.logbook = logbook;
+    }
+
+    @Transactional(readOnly = true)
+    GaragePage garage() {
+        Set<UUID> fitted = fittedTires();
+        List<GaragePage.SpareTire> spares = new ArrayList<>();
+        List<GaragePage.SpareTire> retired = new ArrayList<>();
+        parts.tires().stream()
+                .filter(tire -> !fitted.contains(tire.id()))
+                .forEach(tire -> (tire.retiredOn() == null ? spares : retired).add(spare(tire)));
+        return new GaragePage(bikes(parts.stands()), spares, retired);
+    }
+
+    static GaragePage.SpareTire spare(PartsMapper.TireRow tire) {
+        TireSize size = new TireSize(tire.nominalWidthMm(), tire.bsdMm());
+        return new GaragePage.SpareTire(tire.id(), tire.name(), size.designation(), size.tradeName(), tire.retiredOn());
+    }
+
+    private Set<UUID> fittedTires() {
+        return parts.fittings().stream()
+                .filter(PartsMapper.Fitting::fitted)
+                .map(PartsMapper.Fitting::tireId)
+                .collect(Collectors.toSet());
+    }
+
+    private static List<GaragePage.Bike> bikes(List<PartsMapper.StandRow> rows) {
+        Map<UUID, GaragePage.Bike> bikes = new LinkedHashMap<>();
+        Map<UUID, GaragePage.Wheelset> wheelsets = new LinkedHashMap<>();
+        for (PartsMapper.StandRow row : rows) {
+            GaragePage.Bike bike = bikes.computeIfAbsent(
+                    row.bikeId(),
+                    id -> new GaragePage.Bike(id, row.bikeName(), row.bikeRetiredOn(), new ArrayList<>()));
+            if (row.wheelsetId() == null) {
+                continue;
+            }
+            GaragePage.Wheelset wheelset = wheelsets.computeIfAbsent(row.wheelsetId(), id -> {
+                GaragePage.Wheelset made = new GaragePage.Wheelset(
+                        id,
+                        row.wheelsetName(),
+                        row.wheelsetRetiredOn(),
+                        Boolean.TRUE.equals(row.mounted()),
+                        new ArrayList<>());
+                bike.wheelsets().add(made);
+                return made;
+            });
+            if (row.wheelId() != null) {
+                wheelset.wheels().add(wheel(row));
+            }
+        }
+        return List.copyOf(bikes.values());
+    }
+
+    private static GaragePage.Wheel wheel(PartsMapper.StandRow row) {
+        String size = row.tireName() == null ? "" : new TireSize(row.nominalWidthMm(), row.bsdMm()).designation();
+        return new GaragePage.Wheel(row.wheelId(), row.position(), row.tireName(), size);
+    }
+
+    /** Retires a bike, or restores it. */
+    @Transactional
+    void retireBike(UUID id, boolean retire) {
+        found(parts.retireBike(id, retire ? today() : null));
+    }
+
+    /** Retires a wheelset or restores it; one that is in a bike stays. False when it stays. */
+    @Transactional
+    boolean retireWheelset(UUID id, boolean retire) {
+        boolean isIn = parts.stands().stream()
+                .anyMatch(row -> id.equals(row.wheelsetId()) && Boolean.TRUE.equals(row.mounted()));
+        if (retire && isIn) {
+            return false;
+        }
+        found(parts.retireWheelset(id, retire ? today() : null));
+        return true;
+    }
+
+    /** Retires a tire or restores it; one that is on a wheel stays. False when it stays. */
+    @Transactional
+    boolean retireTire(UUID id, boolean retire) {
+        if (retire && fittedTires().contains(id)) {
+            return false;
+        }
+        found(parts.retireTire(id, retire ? today() : null));
+        return true;
+    }
+
+    private static void found(int rows) {
+        if (rows == 0) {
+            throw new NotThereException();
+        }
+    }
+
+    private LocalDate today() {
+        Rider rider = riders.self();
+        return LocalDate.ofInstant(logbook.now(), rider.zoneId());
+    }
+}

@@ -1,0 +1,216 @@
+package org.stratopneum.web.garage;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.tire.SizeText;
+import org.stratopneum.core.tire.TireSize;
+import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.wording.ProblemWording;
+
+/** Changes rims and tires; a change that would make a fitted pair impossible is refused. */
+@Service
+class PartDesk {
+
+    private final PartsMapper parts;
+    private final Riders riders;
+    private final ProblemWording problemWording;
+
+    PartDesk(PartsMapper parts, Riders riders, ProblemWording problemWording) {
+        this.parts = parts;
+        this.riders = riders;
+        this.problemWording = problemWording;
+    }
+
+    /** What came of a change: nothing to say, or the page again with what is wrong. */
+    record Outcome(PartPage again, boolean conflict, UUID back) {}
+
+    /** @param id the tire, or null for a new one */
+    @Transactional(readOnly = true)
+    PartPage tire(UUID id) {
+        Rider rider = riders.self();
+        Map<String, String> texts = new TreeMap<>();
+        if (id == null) {
+            return tirePage(null, rider, texts, Map.of(), 0);
+        }
+        PartsMapper.TireRow row = parts.tire(id).orElseThrow(NotThereException::new);
+        new PartFields(rider.units()).fill(texts, specOf(row));
+        return tirePage(row, rider, texts, Map.of(), row.version());
+    }
+
+    private PartPage tirePage(
+            PartsMapper.TireRow row, Rider rider, Map<String, String> texts, Map<String, String> errors, int version) {
+        return new PartPage(
+                row == null ? null : row.id(),
+                row == null ? null : row.name(),
+                null,
+                new FormView(texts, errors),
+                rider.units(),
+                SizeText.read(texts.get("size")),
+                List.of(),
+                row == null ? null : wheelUnder(row.id()).orElse(null),
+                version);
+    }
+
+    private Optional<UUID> wheelUnder(UUID tire) {
+        return parts.fittings().stream()
+                .filter(fitting -> fitting.fitted() && fitting.tireId().equals(tire))
+                .map(PartsMapper.Fitting::wheelId)
+                .findFirst();
+    }
+
+    /** @param id the tire, or null for a new one, which is kept under {@code newId} */
+    @Transactional
+    Outcome changeTire(UUID id, UUID newId, Map<String, String> typed, int version) {
+        Rider rider = riders.self();
+        PartsMapper.TireRow row = id == null ? null : parts.tire(id).orElseThrow(NotThereException::new);
+        FormReader reader = new FormReader(typed);
+        Optional<TireSpec> tire = new PartFields(rider.units()).tire(reader, row == null ? null : specOf(row));
+        if (row != null && tire.isPresent()) {
+            wheelUnder(id).ifPresent(wheel -> checkOnRim(reader, rider, wheel, tire.get()));
+        }
+        if (tire.isEmpty() || !reader.problems().isEmpty()) {
+            return new Outcome(tirePage(row, rider, typed, messages(reader), version), false, null);
+        }
+        if (row == null) {
+            parts.insertTire(newId, tire.get());
+            return new Outcome(null, false, null);
+        }
+        if (parts.updateTire(id, tire.get(), version) == 0) {
+            return new Outcome(tirePage(row, rider, typed, Map.of(), row.version()), true, null);
+        }
+        return new Outcome(null, false, wheelUnder(id).orElse(null));
+    }
+
+    private void checkOnRim(FormReader reader, Rider rider, UUID wheelId, TireSpec tire) {
+        PartsMapper.WheelRow wheel = parts.wheel(wheelId).orElseThrow(NotThereException::new);
+        RimSpec rim = specOf(parts.rim(wheel.rimId()).orElseThrow(NotThereException::new));
+        FitChecks.check(reader, rider.units(), rim, tire, onWheel(tire));
+    }
+
+    /** What counts when a part is changed under a tire that is on already: no width measured anew, no insert. */
+    private static FitSpec onWheel(TireSpec tire) {
+        return new FitSpec(null, tire, SetupKind.TUBELESS, false, null);
+    }
+
+    /** @throws NotThereException when this rider has no such rim */
+    @Transactional(readOnly = true)
+    PartPage rim(UUID id) {
+        Rider rider = riders.self();
+        PartsMapper.RimRow row = parts.rim(id).orElseThrow(NotThereException::new);
+        Map<String, String> texts = new TreeMap<>();
+        new PartFields(rider.units()).fill(texts, specOf(row));
+        return rimPage(row, rider, texts, Map.of(), row.version());
+    }
+
+    private PartPage rimPage(
+            PartsMapper.RimRow row, Rider rider, Map<String, String> texts, Map<String, String> errors, int version) {
+        return new PartPage(
+                row.id(),
+                row.name(),
+                null,
+                new FormView(texts, errors),
+                rider.units(),
+                List.of(),
+                List.of(),
+                parts.wheelsOnRim(row.id()).stream()
+                        .map(PartsMapper.WheelRow::id)
+                        .findFirst()
+                        .orElse(null),
+                version);
+    }
+
+    @Transactional
+    Outcome changeRim(UUID id, Map<String, String> typed, int version) {
+        Rider rider = riders.self();
+        PartsMapper.RimRow row = parts.rim(id).orElseThrow(NotThereException::new);
+        FormReader reader = new FormReader(typed);
+        Optional<RimSpec> rim = new PartFields(rider.units()).rim(reader, null, row.tubelessBed(), specOf(row));
+        rim.ifPresent(changed -> parts.wheelsOnRim(id)
+                .forEach(wheel -> fittedTire(wheel.id()).ifPresent(tire -> {
+                    FormReader between = new FormReader(typed);
+                    FitChecks.check(between, rider.units(), changed, tire, onWheel(tire));
+                    // said beside the rim's own fields: this page has none of the tire's
+                    between.problems()
+                            .list()
+                            .forEach(problem -> reader.add(new Problem(
+                                    rimFieldOf(problem.field()),
+                                    problem.code(),
+                                    problem.limit(),
+                                    problem.value(),
+                                    problem.unit())));
+                })));
+        if (rim.isEmpty() || !reader.problems().isEmpty()) {
+            return new Outcome(rimPage(row, rider, typed, messages(reader), version), false, null);
+        }
+        if (parts.updateRim(id, rim.get(), version) == 0) {
+            return new Outcome(rimPage(row, rider, typed, Map.of(), row.version()), true, null);
+        }
+        UUID back = parts.wheelsOnRim(id).stream()
+                .map(PartsMapper.WheelRow::id)
+                .findFirst()
+                .orElse(null);
+        return new Outcome(null, false, back);
+    }
+
+    private static String rimFieldOf(String field) {
+        return switch (field) {
+            case "size" -> "rimDiameter";
+            case "hooklessOk" -> "hookless";
+            case "rimMax" -> "rimMax";
+            default -> "rimWidth";
+        };
+    }
+
+    private Optional<TireSpec> fittedTire(UUID wheel) {
+        return parts.fittings().stream()
+                .filter(fitting -> fitting.fitted() && fitting.wheelId().equals(wheel))
+                .findFirst()
+                .flatMap(fitting -> parts.tire(fitting.tireId()))
+                .map(PartDesk::specOf);
+    }
+
+    private Map<String, String> messages(FormReader reader) {
+        return problemWording.messages(reader.problems().list());
+    }
+
+    static TireSpec specOf(PartsMapper.TireRow row) {
+        return new TireSpec(
+                row.name(),
+                new TireSize(row.nominalWidthMm(), row.bsdMm()),
+                row.measuringRimWidthMm(),
+                row.casing(),
+                row.tubelessMarked(),
+                row.hooklessAllowed(),
+                row.directional(),
+                row.maxKpa(),
+                row.minKpa(),
+                row.maxLoadKg(),
+                row.boughtOn(),
+                row.price());
+    }
+
+    static RimSpec specOf(PartsMapper.RimRow row) {
+        return new RimSpec(
+                row.name(),
+                row.bsdMm(),
+                row.internalWidthMm(),
+                row.depthMm(),
+                row.hookless(),
+                row.tubelessBed(),
+                row.maxKpa(),
+                row.spokes(),
+                row.boughtOn(),
+                row.price());
+    }
+}

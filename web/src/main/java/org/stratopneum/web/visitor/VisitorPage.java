@@ -1,0 +1,22 @@
+package org.stratopneum.web.visitor;
+
+import java.util.Map;
+import org.stratopneum.web.garage.BikePage;
+import org.stratopneum.web.pressure.AdviceView;
+
+/**
+ * What a visitor has typed, and what to set.
+ *
+ * @param bike the form, with the advice as far as it can be told
+ * @param parameters what an address needs to show the same again
+ */
+record VisitorPage(BikePage bike, Map<String, String> parameters) {
+
+    public AdviceView advice() {
+        return bike.advice();
+    }
+
+    public Map<String, String> errors() {
+        return bike.errors();
+    }
+}

@@ -1,0 +1,265 @@
+package org.stratopneum.web.wheels;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.pressure.BikeAdvice;
+import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.pressure.WheelAdvice;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.RiderUnit;
+import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.RimBed;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.drawing.ReadingsChart;
+import org.stratopneum.web.drawing.SectionDrawing;
+import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.logbook.LogDetail;
+import org.stratopneum.web.logbook.LogKind;
+import org.stratopneum.web.logbook.LogLine;
+import org.stratopneum.web.logbook.LogRow;
+import org.stratopneum.web.logbook.LogWording;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.pressure.BikeAdvisor;
+import org.stratopneum.web.pressure.Told;
+import org.stratopneum.web.pressure.WindowWording;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.Numbers;
+import org.stratopneum.web.wording.PressureText;
+import org.stratopneum.web.wording.QuantityText;
+import org.stratopneum.web.wording.Wording;
+
+/** Gathers what a wheel's page shows. */
+@Service
+class WheelDesk {
+
+    private static final int READINGS = 60;
+    private static final int FITTINGS = 200;
+    private static final double ML_PER_LITRE = 1000;
+
+    private final WheelMapper mapper;
+    private final Garage garage;
+    private final BikeAdvisor advisor;
+    private final Riders riders;
+    private final Logbook logbook;
+    private final LogWording logWording;
+    private final Wording wording;
+    private final WindowWording windows;
+    private final LimitWording limits;
+
+    WheelDesk(
+            WheelMapper mapper,
+            Garage garage,
+            BikeAdvisor advisor,
+            Riders riders,
+            Logbook logbook,
+            LogWording logWording,
+            Wording wording,
+            WindowWording windows,
+            LimitWording limits) {
+        this.mapper = mapper;
+        this.garage = garage;
+        this.advisor = advisor;
+        this.riders = riders;
+        this.logbook = logbook;
+        this.logWording = logWording;
+        this.wording = wording;
+        this.windows = windows;
+        this.limits = limits;
+    }
+
+    /**
+     * @param written entries that were just written, or null
+     * @param struck entries that were just struck through, or null
+     * @throws NotThereException when this rider has no such wheel
+     */
+    @Transactional(readOnly = true)
+    WheelPage page(UUID id, List<UUID> written, List<UUID> struck) {
+        Rider rider = riders.self();
+        WheelMapper.Place place = mapper.place(id).orElseThrow(NotThereException::new);
+        BikeStanding bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
+        WheelStanding wheel = bike.wheel(place.position()).orElseThrow();
+        Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
+        Optional<WheelAdvice> own =
+                advice.map(found -> place.position() == WheelPosition.REAR ? found.rear() : found.front());
+        List<LogRow> readings = logbook.ofWheel(id, List.of(LogKind.PRESSURE_READ), READINGS);
+        List<LogRow> fittings = logbook.ofWheel(id, List.of(LogKind.TIRE_FITTED, LogKind.TIRE_REMOVED), FITTINGS);
+        Instant now = logbook.now();
+        return new WheelPage(
+                id,
+                placeOf(place, rider, now),
+                wheel.tire().map(tire -> tireOf(wheel, tire, rider)).orElse(null),
+                rimOf(wheel, rider),
+                sectionOf(wheel, rider),
+                toldOf(advice, own, wheel, rider, now),
+                limits.of(wheel, own.orElse(null), rider.units()),
+                chartOf(readings, own.map(WheelAdvice::window).orElse(null), rider, now),
+                readings.stream().map(row -> entryOf(row, rider)).toList(),
+                historyOf(fittings, rider),
+                outcomeOf(written, struck, rider));
+    }
+
+    private static WheelPage.Place placeOf(WheelMapper.Place place, Rider rider, Instant now) {
+        return new WheelPage.Place(
+                place.bikeId(),
+                place.bikeName(),
+                place.wheelsetName(),
+                place.position(),
+                place.otherWheel(),
+                place.mounted(),
+                Age.day(LocalDate.ofInstant(now, rider.zoneId())));
+    }
+
+    private WheelPage.Tire tireOf(WheelStanding wheel, WheelStanding.Tire tire, Rider rider) {
+        List<String> marks = new ArrayList<>();
+        if (tire.marks().tubeless()) {
+            marks.add(wording.text("tire.tubeless"));
+        }
+        if (tire.marks().hookless()) {
+            marks.add(wording.text("tire.hookless"));
+        }
+        if (tire.marks().directional()) {
+            marks.add(wording.text("tire.arrow"));
+        }
+        marks.add(wording.of("casing", tire.casing()));
+        String setup = wording.of("setup", tire.fitted().setup())
+                + (tire.fitted().insert() ? wording.text("wheel.with-insert") : "");
+        return new WheelPage.Tire(
+                tire.id(),
+                tire.name(),
+                wheel.size(),
+                wheel.tireSize().orElseThrow().tradeName(),
+                setup,
+                Age.date(tire.since(), rider.zoneId()),
+                String.join(", ", marks),
+                wheel.tireOnRim()
+                        .map(TireOnRim::section)
+                        .map(section -> air(section.airVolumeL(), rider))
+                        .orElse(""),
+                !wheel.fits());
+    }
+
+    /** Air is a matter of litres; those who read fluid ounces get those. */
+    private static String air(double litres, Rider rider) {
+        return rider.volumeUnit() == RiderUnit.ML
+                ? Numbers.fixed(litres, 2) + " l"
+                : QuantityText.text(litres * ML_PER_LITRE, rider.volumeUnit());
+    }
+
+    private WheelPage.Rim rimOf(WheelStanding wheel, Rider rider) {
+        WheelStanding.Rim rim = wheel.rim();
+        return new WheelPage.Rim(
+                rim.id(),
+                rim.name(),
+                QuantityText.text(rim.internalWidthMm(), rider.lengthUnit()),
+                wording.text(rim.hookless() ? "rim.hookless" : "rim.hooked"),
+                wording.of("bed", rim.bed()));
+    }
+
+    private static SectionDrawing sectionOf(WheelStanding wheel, Rider rider) {
+        return wheel.tireOnRim()
+                .map(tire -> SectionDrawing.of(tire.section(), wheel.rim().hookless(), rider.lengthUnit())
+                        .with(
+                                wheel.rim().bed() == RimBed.TAPED,
+                                wheel.tire().orElseThrow().fitted().setup() != SetupKind.TUBELESS))
+                .orElse(null);
+    }
+
+    private WheelPage.Told toldOf(
+            Optional<BikeAdvice> advice, Optional<WheelAdvice> own, WheelStanding wheel, Rider rider, Instant now) {
+        if (own.isEmpty()) {
+            return null;
+        }
+        var unit = rider.pressureUnit();
+        GaugePressure told = Told.of(advice.orElseThrow(), unit).pressure(wheel.position());
+        PressureWindow window = own.get().window();
+        WindowWording.Side side = wheel.lastReading()
+                .map(reading -> windows.side(window, reading.read().pressure()))
+                .orElse(WindowWording.Side.NONE);
+        return new WheelPage.Told(
+                own.get().blocked() ? null : PressureText.number(told, unit),
+                unit.symbol(),
+                PressureText.text(told, PressureText.beside(unit)),
+                window == null ? "" : windows.range(window, unit),
+                wheel.lastReading()
+                        .map(reading -> PressureText.text(reading.read().pressure(), unit) + ", "
+                                + Age.of(reading.at(), now, rider.zoneId(), wording))
+                        .orElse(null),
+                side.word(),
+                side.code());
+    }
+
+    private ReadingsChart chartOf(List<LogRow> rows, PressureWindow window, Rider rider, Instant now) {
+        List<ReadingsChart.Reading> readings = rows.stream()
+                .filter(row -> !row.struck())
+                .map(row -> {
+                    LogDetail.PressureRead read = (LogDetail.PressureRead) logbook.detailOf(row);
+                    return new ReadingsChart.Reading(row.happenedAt(), read.pressure(), read.afterInflation());
+                })
+                .sorted(Comparator.comparing(ReadingsChart.Reading::at))
+                .toList();
+        return readings.isEmpty()
+                ? null
+                : ReadingsChart.of(readings, window, rider.pressureUnit(), rider.zoneId(), now);
+    }
+
+    private WheelPage.Entry entryOf(LogRow row, Rider rider) {
+        LogLine line = logWording.line(row, rider);
+        return new WheelPage.Entry(
+                row.id(),
+                Age.moment(row.happenedAt(), rider.zoneId()),
+                line.what(),
+                line.note(),
+                row.struck(),
+                line.corrected());
+    }
+
+    /** Newest first; a tire that went on before the last one came off ends where the next begins. */
+    private List<WheelPage.Period> historyOf(List<LogRow> rows, Rider rider) {
+        List<WheelPage.Period> periods = new ArrayList<>();
+        Instant until = null;
+        for (LogRow row : rows) {
+            if (row.struck()) {
+                continue;
+            }
+            if (logbook.detailOf(row) instanceof LogDetail.TireFitted fitted) {
+                periods.add(new WheelPage.Period(
+                        row.id(),
+                        row.tireName(),
+                        wording.of("setup", fitted.setup()),
+                        Age.date(row.happenedAt(), rider.zoneId()),
+                        until == null ? wording.text("wheel.until-now") : Age.date(until, rider.zoneId()),
+                        until == null));
+            }
+            until = row.happenedAt();
+        }
+        return periods;
+    }
+
+    private WheelPage.Outcome outcomeOf(List<UUID> written, List<UUID> struck, Rider rider) {
+        boolean wasStruck = struck != null && !struck.isEmpty();
+        List<UUID> ids = wasStruck ? struck : written;
+        List<LogRow> rows = logbook.heads(ids == null ? List.of() : ids).stream()
+                .filter(row -> row.struck() == wasStruck)
+                .toList();
+        if (rows.isEmpty()) {
+            return null;
+        }
+        return new WheelPage.Outcome(
+                wasStruck,
+                rows.stream().map(row -> logWording.line(row, rider).what()).toList(),
+                rows.stream().map(LogRow::id).toList());
+    }
+}

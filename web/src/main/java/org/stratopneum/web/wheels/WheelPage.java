@@ -1,0 +1,74 @@
+package org.stratopneum.web.wheels;
+
+import java.util.List;
+import java.util.UUID;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.drawing.ReadingsChart;
+import org.stratopneum.web.drawing.SectionDrawing;
+
+/**
+ * All that a wheel's page shows, in words.
+ *
+ * @param place where the wheel belongs
+ * @param tire what is on it, or null
+ * @param section its section, or null while there is no tire that goes with the rim
+ * @param told what to set, or null while it cannot be told
+ * @param chart its readings over time, or null while there are none
+ * @param outcome what was just done, or null
+ */
+record WheelPage(
+        UUID id,
+        Place place,
+        Tire tire,
+        Rim rim,
+        SectionDrawing section,
+        Told told,
+        List<Limit> limits,
+        ReadingsChart chart,
+        List<Entry> readings,
+        List<Period> history,
+        Outcome outcome) {
+
+    /** @param other the other wheel of the pair, or null */
+    record Place(
+            UUID bikeId,
+            String bike,
+            String wheelset,
+            WheelPosition position,
+            UUID other,
+            boolean mounted,
+            String date) {}
+
+    /**
+     * The tire that is on.
+     *
+     * @param misfit whether it cannot stand on this rim
+     */
+    record Tire(
+            UUID id,
+            String name,
+            String size,
+            String tradeName,
+            String setup,
+            String since,
+            String marks,
+            String air,
+            boolean misfit) {}
+
+    record Rim(UUID id, String name, String width, String kind, String bed) {}
+
+    /** What to set, with where the last reading lies; {@code number} is null where riding is blocked. */
+    record Told(String number, String unit, String beside, String window, String last, String side, String sideCode) {}
+
+    /** A limit, and where it comes from. */
+    record Limit(String name, String value, String source, boolean decides) {}
+
+    /** An entry of the log about this wheel. */
+    record Entry(UUID id, String when, String what, String note, boolean struck, boolean corrected) {}
+
+    /** What was on the wheel from when until when. */
+    record Period(UUID entry, String tire, String setup, String from, String until, boolean now) {}
+
+    /** What was just written or struck, with the way back. */
+    record Outcome(boolean struck, List<String> lines, List<UUID> ids) {}
+}
