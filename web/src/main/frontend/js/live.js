@@ -1,15 +1,18 @@
-// Keeps what is told in step with the ride's form: asks the server for the parts that change, and puts them in place.
+// Keeps what is told in step with a form: asks the server for the parts that change, and puts them in place.
 // Without this module the form has a button that does the same by a new page.
 
 const PAUSE_MS = 250;
 
 for (const form of document.querySelectorAll("form[data-live]")) {
   const failed = form.querySelector("[data-live-failed]");
+  const touched = new Set();
   let timer;
   let asked;
 
   const refresh = async () => {
-    const query = new URLSearchParams(new FormData(form)).toString();
+    const fields = new FormData(form);
+    fields.delete("_csrf");
+    const query = new URLSearchParams(fields).toString();
     asked?.abort();
     asked = new AbortController();
     form.setAttribute("aria-busy", "true");
@@ -20,11 +23,17 @@ for (const form of document.querySelectorAll("form[data-live]")) {
       }
       const fresh = new DOMParser().parseFromString(await answer.text(), "text/html");
       for (const part of fresh.querySelectorAll("[data-part]")) {
-        document.getElementById(part.id)?.replaceWith(part);
+        const place = document.getElementById(part.id);
+        // never taken from under a finger: what is being chosen there is what was asked with
+        if (place !== null && !place.contains(document.activeElement)) {
+          place.replaceWith(part);
+        }
       }
-      showFaults(form);
+      showFaults(form, touched);
       failed.hidden = true;
-      history.replaceState(null, "", `${form.action}?${query}`);
+      if (form.method === "get") {
+        history.replaceState(null, "", `${form.action}?${query}`);
+      }
       form.removeAttribute("aria-busy");
     } catch (error) {
       if (error.name === "AbortError") {
@@ -36,7 +45,8 @@ for (const form of document.querySelectorAll("form[data-live]")) {
     }
   };
 
-  const soon = () => {
+  const soon = (event) => {
+    touched.add(event.target);
     clearTimeout(timer);
     timer = setTimeout(refresh, PAUSE_MS);
   };
@@ -44,8 +54,9 @@ for (const form of document.querySelectorAll("form[data-live]")) {
   form.addEventListener("change", soon);
 }
 
-// The faults come as a hidden list; each is shown beside its field.
-function showFaults(form) {
+// The faults come as a hidden list; each is shown beside its field, once somebody has been there: a field that is still
+// to come is not called missing.
+function showFaults(form, touched) {
   const faults = new Map();
   for (const item of document.querySelectorAll("#faults [data-field]")) {
     faults.set(item.dataset.field, item.textContent);
@@ -53,10 +64,14 @@ function showFaults(form) {
   for (const place of form.querySelectorAll("[data-fault-of]")) {
     const field = place.dataset.faultOf;
     const input = form.elements.namedItem(field);
-    place.textContent = faults.get(field) ?? "";
+    const around = input ?? place.closest("fieldset");
+    const said = place.textContent.trim() !== "";
+    const isTouched = [...touched].some((other) => other === input || around?.contains?.(other));
+    const fault = said || isTouched ? (faults.get(field) ?? "") : "";
+    place.textContent = fault;
     if (input instanceof HTMLElement) {
       input.toggleAttribute("aria-invalid", false);
-      if (faults.has(field)) {
+      if (fault !== "") {
         input.setAttribute("aria-invalid", "true");
       }
     }

@@ -35,7 +35,7 @@ public final class SizeText {
 
     /**
      * @param typed what was typed, or null
-     * @return the one size that it means; several where it does not tell, widest wheel first within a system; none where
+     * @return the one size that it means; several where it does not tell, those of fractions with the smaller bead seat first; none where
      *     it cannot be read
      */
     public static List<TireSize> read(String typed) {

@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Setup;
+import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.logbook.LogDetail.PressureRead;
@@ -86,6 +87,17 @@ public record WheelStanding(
     /** Whether there is a tire that can stand on this rim as it was set up. */
     public boolean fits() {
         return tireOnRim().isPresent() && setup().isPresent();
+    }
+
+    /** Whether tape lies over the rim's bed. */
+    public boolean taped() {
+        return rim.bed() == RimBed.TAPED;
+    }
+
+    /** Whether a tube is in the tire. */
+    public boolean tubed() {
+        return tire.filter(fitted -> fitted.fitted().setup() != SetupKind.TUBELESS)
+                .isPresent();
     }
 
     private static <T> Optional<T> unlessRefused(Supplier<T> made) {

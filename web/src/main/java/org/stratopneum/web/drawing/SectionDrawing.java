@@ -39,7 +39,11 @@ public record SectionDrawing(
     private static final double ROOM_FOR_DIMENSIONS_MM = 22;
 
     /** Depth of the drawing below the bead seats (mm). */
-    public static final double BELOW = 26;
+    public static final double BELOW = 36;
+
+    /** A valve of 6 mm in the middle of the bed, with its head inside and its nut below the rim; of no particular make. */
+    private static final String VALVE =
+            "M -4.5 2.6 H 4.5 V 4 H 3 V 14 H 5.5 V 17 H 3 V 23 H -3 V 17 H -5.5 V 14 H -3 V 4" + " H -4.5 Z";
 
     public static SectionDrawing of(TireSection section, boolean hookless, RiderUnit unit) {
         double radius = section.inflatedWidth().mm() / 2;
@@ -119,6 +123,17 @@ public record SectionDrawing(
 
     private static String path(String format, Object... numbers) {
         return String.format(Locale.ROOT, format, numbers);
+    }
+
+    /** A valve as wheels of this kind have. */
+    public String valve() {
+        return VALVE;
+    }
+
+    /** The slanted strokes at both ends of a dimension line. */
+    public String ticks(double halfLength, double y) {
+        return path(
+                "M %.2f %.2f l 2.4 -2.4 M %.2f %.2f l 2.4 -2.4", -halfLength - 1.2, y + 1.2, halfLength - 1.2, y + 1.2);
     }
 
     public String viewBox() {

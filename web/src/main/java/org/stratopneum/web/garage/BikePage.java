@@ -32,6 +32,23 @@ public record BikePage(
         AdviceView advice,
         int version) {
 
+    private static final List<String> SELDOM = List.of(
+            "measured",
+            "insert",
+            "tire",
+            "measuringRim",
+            "maxLoad",
+            "tireBought",
+            "tirePrice",
+            "arrow",
+            "rim",
+            "rimMax",
+            "bed",
+            "rimDepth",
+            "spokes",
+            "rimBought",
+            "rimPrice");
+
     /** What the typed size of each wheel may mean. */
     public record Sizes(List<TireSize> rear, List<TireSize> front) {
         public List<TireSize> of(String wheel) {
@@ -42,6 +59,13 @@ public record BikePage(
     /** The same page for a bike that is kept. */
     BikePage of(UUID id, String name, int rowVersion) {
         return new BikePage(id, name, form, ride, units, sizes, advice, rowVersion);
+    }
+
+    /** Whether something is typed, or wrong, in what is seldom asked about a wheel. */
+    public boolean hasMore(String wheel) {
+        return SELDOM.stream()
+                .map(field -> wheel + field)
+                .anyMatch(field -> form.ticked(field) || form.error(field) != null);
     }
 
     public List<Posture> postures() {

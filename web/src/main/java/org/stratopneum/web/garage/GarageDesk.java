@@ -15,6 +15,7 @@ import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.wording.Age;
 
 /** Shows the garage, and retires and restores what is in it. */
 @Service
@@ -43,7 +44,12 @@ class GarageDesk {
 
     static GaragePage.SpareTire spare(PartsMapper.TireRow tire) {
         TireSize size = new TireSize(tire.nominalWidthMm(), tire.bsdMm());
-        return new GaragePage.SpareTire(tire.id(), tire.name(), size.designation(), size.tradeName(), tire.retiredOn());
+        return new GaragePage.SpareTire(
+                tire.id(), tire.name(), size.designation(), size.tradeName(), day(tire.retiredOn()));
+    }
+
+    private static String day(LocalDate day) {
+        return day == null ? null : Age.date(day);
     }
 
     private Set<UUID> fittedTires() {
@@ -59,7 +65,7 @@ class GarageDesk {
         for (PartsMapper.StandRow row : rows) {
             GaragePage.Bike bike = bikes.computeIfAbsent(
                     row.bikeId(),
-                    id -> new GaragePage.Bike(id, row.bikeName(), row.bikeRetiredOn(), new ArrayList<>()));
+                    id -> new GaragePage.Bike(id, row.bikeName(), day(row.bikeRetiredOn()), new ArrayList<>()));
             if (row.wheelsetId() == null) {
                 continue;
             }
@@ -67,7 +73,7 @@ class GarageDesk {
                 GaragePage.Wheelset made = new GaragePage.Wheelset(
                         id,
                         row.wheelsetName(),
-                        row.wheelsetRetiredOn(),
+                        day(row.wheelsetRetiredOn()),
                         Boolean.TRUE.equals(row.mounted()),
                         new ArrayList<>());
                 bike.wheelsets().add(made);

@@ -1,6 +1,7 @@
 package org.stratopneum.web.garage;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -8,11 +9,13 @@ import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Setup;
+import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.tire.SizeText;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.bikes.RimBed;
 import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.wording.Numbers;
 import org.stratopneum.web.wording.QuantityText;
 import org.stratopneum.web.wording.Units;
 
@@ -105,6 +108,8 @@ final class PartFields {
     }
 
     /**
+     * A rim without a name is called by its bead seat diameter and its width.
+     *
      * @param beadSeatDiameterMm of the tire that goes on it (mm), or null where the form asks for it
      * @param usualBed what the bed is where nothing is chosen
      * @param kept the rim that the form was filled from, or null
@@ -131,7 +136,7 @@ final class PartFields {
             return Optional.empty();
         }
         return Optional.of(new RimSpec(
-                name.orElseGet(() -> "Rim " + QuantityText.text(width.get(), units.length())),
+                name.orElseGet(() -> Numbers.upTo(diameter.get(), 0) + " x " + Numbers.upTo(width.get(), 1)),
                 diameter.get(),
                 width.get(),
                 depth.orElse(null),
@@ -144,7 +149,7 @@ final class PartFields {
     }
 
     private static BigDecimal money(double price) {
-        return BigDecimal.valueOf(price).setScale(2, java.math.RoundingMode.HALF_UP);
+        return BigDecimal.valueOf(price).setScale(2, RoundingMode.HALF_UP);
     }
 
     void fill(Map<String, String> texts, TireSpec tire) {
@@ -164,9 +169,7 @@ final class PartFields {
 
     void fill(Map<String, String> texts, RimSpec rim) {
         texts.put("rim", rim.name());
-        texts.put(
-                "rimDiameter",
-                QuantityText.typed(rim.beadSeatDiameterMm(), org.stratopneum.core.quantity.RiderUnit.MM));
+        texts.put("rimDiameter", QuantityText.typed(rim.beadSeatDiameterMm(), RiderUnit.MM));
         texts.put("rimWidth", QuantityText.typed(rim.internalWidthMm(), units.length()));
         texts.put("rimDepth", QuantityText.typed(rim.depthMm(), units.length()));
         texts.put("hookless", tick(rim.hookless()));

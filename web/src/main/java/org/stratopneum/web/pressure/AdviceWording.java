@@ -97,7 +97,10 @@ public class AdviceWording {
                 PressureScale.of(
                         advice.blocked() ? null : told.at(wheel.position()), window, advice.limits(), read, unit),
                 SectionDrawing.of(
-                        advice.section(), wheel.rim().hookless(), reader.units().length()));
+                                advice.section(),
+                                wheel.rim().hookless(),
+                                reader.units().length())
+                        .with(wheel.taped(), wheel.tubed()));
     }
 
     private WheelPanel.LastReading reading(WheelStanding.Reading reading, PressureWindow window, Reader reader) {

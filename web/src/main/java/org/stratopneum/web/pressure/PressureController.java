@@ -71,20 +71,21 @@ class PressureController {
             model.addAttribute("page", desk.page(ask.with(problems), form, null, null));
             return PAGE;
         }
-        return back(ask, "written", writer.write(ask.bike(), ask.rider(), form, readings.get(), ask.told()));
+        return back(
+                ask, parameters, "written", writer.write(ask.bike(), ask.rider(), form, readings.get(), ask.told()));
     }
 
     /** Undoes what was just written. */
     @PostMapping("/bikes/{id}/strike")
     String strike(@PathVariable UUID id, @RequestParam Map<String, String> parameters, @RequestParam List<UUID> entry) {
-        return back(desk.ask(id, parameters), "struck", logbook.strike(entry));
+        return back(desk.ask(id, parameters), parameters, "struck", logbook.strike(entry));
     }
 
     /** Undoes the undoing. */
     @PostMapping("/bikes/{id}/put-back")
     String putBack(
             @PathVariable UUID id, @RequestParam Map<String, String> parameters, @RequestParam List<UUID> entry) {
-        return back(desk.ask(id, parameters), "written", logbook.putBack(entry));
+        return back(desk.ask(id, parameters), parameters, "written", logbook.putBack(entry));
     }
 
     @PostMapping("/bikes/{id}/as-told")
@@ -108,12 +109,19 @@ class PressureController {
         ids.put(WheelPosition.FRONT, frontEntry);
         return back(
                 ask,
+                parameters,
                 "written",
                 writer.writeAsTold(ask.bike(), ask.rider(), ask.told().orElseThrow(), ids));
     }
 
-    /** Back to the page by a redirect, with the ride as it was and the way to undo. */
-    private static String back(PressureDesk.Ask ask, String outcome, List<UUID> ids) {
+    /** Back to where the form was, by a redirect, with the ride as it was and the way to undo. */
+    private static String back(PressureDesk.Ask ask, Map<String, String> parameters, String outcome, List<UUID> ids) {
+        if ("today".equals(parameters.get("from"))) {
+            return "redirect:"
+                    + UriComponentsBuilder.fromPath("/")
+                            .queryParam(outcome, ids.toArray())
+                            .toUriString();
+        }
         UriComponentsBuilder address = UriComponentsBuilder.fromPath("/bikes/{id}/pressure");
         ask.form().parameters().keySet().forEach(field -> address.queryParam(field, "{" + field + "}"));
         address.queryParam(outcome, ids.toArray());

@@ -13,8 +13,8 @@ import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
-import org.stratopneum.web.logbook.LogRow;
-import org.stratopneum.web.logbook.LogWording;
+import org.stratopneum.web.logbook.LogOutcome;
+import org.stratopneum.web.logbook.LogOutcomes;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.ride.RideForm;
 import org.stratopneum.web.rider.Rider;
@@ -32,7 +32,7 @@ class PressureDesk {
     private final AdviceWording adviceWording;
     private final ProblemWording problemWording;
     private final Logbook logbook;
-    private final LogWording logWording;
+    private final LogOutcomes outcomes;
 
     PressureDesk(
             Garage garage,
@@ -41,14 +41,14 @@ class PressureDesk {
             AdviceWording adviceWording,
             ProblemWording problemWording,
             Logbook logbook,
-            LogWording logWording) {
+            LogOutcomes outcomes) {
         this.garage = garage;
         this.riders = riders;
         this.advisor = advisor;
         this.adviceWording = adviceWording;
         this.problemWording = problemWording;
         this.logbook = logbook;
-        this.logWording = logWording;
+        this.outcomes = outcomes;
     }
 
     /**
@@ -67,10 +67,7 @@ class PressureDesk {
 
         /** What may be set and written: nothing where riding is blocked, or beyond what a tire can have held. */
         Optional<Told> told() {
-            return Optional.ofNullable(advice)
-                    .filter(found -> !found.blocked())
-                    .map(found -> Told.of(found, rider.pressureUnit()))
-                    .filter(Told::canBeHeld);
+            return Optional.ofNullable(advice).flatMap(found -> Told.settable(found, rider.pressureUnit()));
         }
 
         Ask with(Problems more) {
@@ -95,7 +92,7 @@ class PressureDesk {
         return ReadingForm.empty(ask.rider().units());
     }
 
-    PressurePage page(Ask ask, ReadingForm reading, PressurePage.Outcome outcome, String notice) {
+    PressurePage page(Ask ask, ReadingForm reading, LogOutcome outcome, String notice) {
         var reader = new AdviceWording.Reader(ask.rider().units(), ask.rider().zoneId(), logbook.now());
         AdviceView advice =
                 ask.advice() == null ? null : adviceWording.view(ask.bike(), ask.advice(), ask.ride(), reader);
@@ -126,22 +123,8 @@ class PressureDesk {
                 .isPresent();
     }
 
-    /** What was just done to the log, as far as it still stands; null when there is nothing to say. */
-    @Transactional(readOnly = true)
-    PressurePage.Outcome outcome(Ask ask, List<UUID> written, List<UUID> struck) {
-        boolean wasStruck = struck != null && !struck.isEmpty();
-        List<UUID> ids = wasStruck ? struck : written;
-        List<LogRow> rows = logbook.heads(ids == null ? List.of() : ids).stream()
-                .filter(row -> row.struck() == wasStruck)
-                .toList();
-        if (rows.isEmpty()) {
-            return null;
-        }
-        List<String> lines = rows.stream()
-                .map(row -> logWording.line(row, ask.rider()))
-                .map(line -> line.where() + " " + line.what())
-                .toList();
-        return new PressurePage.Outcome(
-                wasStruck, lines, rows.stream().map(LogRow::id).toList());
+    /** What was just done to the log; null when there is nothing to say. */
+    LogOutcome outcome(Ask ask, List<UUID> written, List<UUID> struck) {
+        return outcomes.of(written, struck, ask.rider());
     }
 }

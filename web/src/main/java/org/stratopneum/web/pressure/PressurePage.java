@@ -1,9 +1,9 @@
 package org.stratopneum.web.pressure;
 
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.logbook.LogOutcome;
 import org.stratopneum.web.ride.RideForm;
 
 /**
@@ -25,7 +25,7 @@ record PressurePage(
         String temperatureUnit,
         boolean settable,
         Ids ids,
-        Outcome outcome,
+        LogOutcome outcome,
         String notice) {
 
     /** Fresh ids for "set as told", so that sending it twice writes once. */
@@ -34,13 +34,6 @@ record PressurePage(
             return new Ids(UUID.randomUUID(), UUID.randomUUID());
         }
     }
-
-    /**
-     * Entries that were just written or struck, with the way back.
-     *
-     * @param struck whether they were struck through
-     */
-    record Outcome(boolean struck, List<String> lines, List<UUID> ids) {}
 
     public String error(String field) {
         return errors.get(field);

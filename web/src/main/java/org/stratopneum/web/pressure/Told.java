@@ -1,5 +1,6 @@
 package org.stratopneum.web.pressure;
 
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.GaugeStep;
@@ -18,6 +19,14 @@ public record Told(double rear, double front, PressureUnit unit) {
 
     public static Told of(BikeAdvice advice, PressureUnit unit) {
         return new Told(told(advice.rear(), unit), told(advice.front(), unit), unit);
+    }
+
+    /** What may be set and written: nothing where riding is blocked, or beyond what a tire can have held. */
+    public static Optional<Told> settable(BikeAdvice advice, PressureUnit unit) {
+        return Optional.of(advice)
+                .filter(found -> !found.blocked())
+                .map(found -> of(found, unit))
+                .filter(Told::canBeHeld);
     }
 
     private static double told(WheelAdvice advice, PressureUnit unit) {

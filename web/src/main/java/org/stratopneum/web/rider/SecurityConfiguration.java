@@ -45,6 +45,9 @@ class SecurityConfiguration {
     private static final String[] OPEN = {
         "/",
         "/calculators",
+        "/pressure",
+        "/pressure/preview",
+        "/keys",
         "/sign-in",
         "/sign-up",
         "/sign-up/strength",

@@ -63,7 +63,8 @@ class SettingsController {
 
     /** The list of what single keys do. */
     @GetMapping("/keys")
-    String keys() {
+    String keys(Model model) {
+        model.addAttribute("keys", Shortcut.values());
         return "settings/keys";
     }
 

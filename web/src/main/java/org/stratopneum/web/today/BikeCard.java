@@ -4,9 +4,23 @@ import java.util.List;
 import java.util.UUID;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.drawing.WheelDrawing;
+import org.stratopneum.web.logbook.LogOutcome;
 
-/** A bike on the first page: rear wheel left, front wheel right. */
-record BikeCard(UUID id, String name, String wheelset, String ride, String system, List<WheelCard> wheels) {
+/**
+ * A bike on the first page: rear wheel left, front wheel right.
+ *
+ * @param write what the form for its readings needs, or null where it has not both tires on
+ * @param outcome what was just written for it, or null
+ */
+record BikeCard(
+        UUID id,
+        String name,
+        String wheelset,
+        String ride,
+        String system,
+        List<WheelCard> wheels,
+        Write write,
+        LogOutcome outcome) {
 
     /**
      * One wheel in words.
@@ -14,8 +28,11 @@ record BikeCard(UUID id, String name, String wheelset, String ride, String syste
      * @param told what to set, or null while it cannot be told
      * @param reading last reading, or null
      * @param sideCode below, inside, above, or none
+     * @param trip what takes the rider to the shed for it, or null
+     * @param misfit whether its tire cannot stand on its rim
      */
     record WheelCard(
+            UUID id,
             WheelPosition position,
             WheelDrawing drawing,
             String size,
@@ -28,5 +45,26 @@ record BikeCard(UUID id, String name, String wheelset, String ride, String syste
             String age,
             String side,
             String sideCode,
-            boolean blocked) {}
+            Trip trip,
+            boolean blocked,
+            boolean misfit) {}
+
+    /**
+     * One trip to the shed.
+     *
+     * @param now whether something of it is due today, or was before
+     */
+    record Trip(String text, boolean now) {}
+
+    /**
+     * Fresh ids, so that sending a form twice writes once, and what a touch on "set as told" would write.
+     *
+     * @param unit name of the unit that is typed
+     * @param toldRear null where nothing may be set
+     */
+    record Write(UUID rearEntry, UUID frontEntry, String unit, String symbol, String toldRear, String toldFront) {
+        public boolean settable() {
+            return toldRear != null;
+        }
+    }
 }

@@ -1,8 +1,11 @@
 package org.stratopneum.web.today;
 
+import java.util.List;
+import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.stratopneum.web.rider.CurrentRider;
 
 /** The first page. */
@@ -16,11 +19,14 @@ class TodayController {
     }
 
     @GetMapping("/")
-    String today(Model model) {
+    String today(
+            @RequestParam(required = false) List<UUID> written,
+            @RequestParam(required = false) List<UUID> struck,
+            Model model) {
         if (CurrentRider.id().isEmpty()) {
             return "today/welcome";
         }
-        model.addAttribute("bikes", desk.bikes());
+        model.addAttribute("page", desk.page(written, struck));
         return "today/today";
     }
 }

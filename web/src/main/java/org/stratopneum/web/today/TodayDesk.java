@@ -4,6 +4,8 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.pressure.BikeAdvice;
@@ -17,6 +19,8 @@ import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.drawing.WheelDrawing;
+import org.stratopneum.web.logbook.LogOutcome;
+import org.stratopneum.web.logbook.LogOutcomes;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.pressure.Told;
@@ -38,6 +42,8 @@ class TodayDesk {
     private final Logbook logbook;
     private final Wording wording;
     private final WindowWording windows;
+    private final LogOutcomes outcomes;
+    private final ShedTrips trips;
 
     TodayDesk(
             Garage garage,
@@ -45,8 +51,12 @@ class TodayDesk {
             BikeAdvisor advisor,
             Logbook logbook,
             Wording wording,
-            WindowWording windows) {
+            WindowWording windows,
+            LogOutcomes outcomes,
+            ShedTrips trips) {
         this.windows = windows;
+        this.outcomes = outcomes;
+        this.trips = trips;
         this.garage = garage;
         this.riders = riders;
         this.advisor = advisor;
@@ -54,32 +64,70 @@ class TodayDesk {
         this.wording = wording;
     }
 
+    /**
+     * @param written entries that were just written, or null
+     * @param struck entries that were just struck through, or null
+     */
     @Transactional(readOnly = true)
-    List<BikeCard> bikes() {
+    TodayPage page(List<UUID> written, List<UUID> struck) {
         Rider rider = riders.self();
         Instant now = logbook.now();
-        return garage.bikes().stream().map(bike -> card(bike, rider, now)).toList();
+        LogOutcome outcome = outcomes.of(written, struck, rider);
+        List<BikeCard> cards = garage.bikes().stream()
+                .map(bike ->
+                        card(bike, rider, now, outcome != null && bike.id().equals(outcome.bikeId()) ? outcome : null))
+                .toList();
+        return new TodayPage(cards, shed(cards));
     }
 
-    private BikeCard card(BikeStanding bike, Rider rider, Instant now) {
+    private String shed(List<BikeCard> cards) {
+        return cards.stream()
+                .flatMap(card -> card.wheels().stream()
+                        .filter(wheel -> wheel.trip() != null && wheel.trip().now())
+                        .map(wheel -> card.name() + " " + wording.of("position", wheel.position())))
+                .collect(Collectors.joining(", "));
+    }
+
+    private BikeCard card(BikeStanding bike, Rider rider, Instant now, LogOutcome outcome) {
         Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
         List<BikeCard.WheelCard> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             bike.wheel(position).ifPresent(wheel -> wheels.add(wheelCard(wheel, advice, rider, now)));
         }
-        String ride = bike.ground().entrySet().stream()
+        return new BikeCard(
+                bike.id(),
+                bike.name(),
+                bike.wheelsetName(),
+                rideOf(bike),
+                advice.map(found -> systemOf(found, rider)).orElse(""),
+                wheels,
+                bike.rollable() ? writeOf(advice, rider.pressureUnit()) : null,
+                outcome);
+    }
+
+    private String rideOf(BikeStanding bike) {
+        return bike.ground().entrySet().stream()
                 .map(entry ->
                         wording.of("ground", entry.getKey()) + " " + Numbers.upTo(100 * entry.getValue(), 0) + " %")
-                .reduce((first, second) -> first + ", " + second)
-                .orElse("");
-        String system = advice.map(found -> Numbers.fixed(
-                                rider.massUnit()
-                                        .fromCore(found.rear().wheel().load().kg()
-                                                + found.front().wheel().load().kg()),
-                                0)
-                        + " " + rider.massUnit().symbol())
-                .orElse("");
-        return new BikeCard(bike.id(), bike.name(), bike.wheelsetName(), ride, system, wheels);
+                .collect(Collectors.joining(", "));
+    }
+
+    private static String systemOf(BikeAdvice advice, Rider rider) {
+        double kg = advice.rear().wheel().load().kg()
+                + advice.front().wheel().load().kg();
+        return Numbers.fixed(rider.massUnit().fromCore(kg), 0) + " "
+                + rider.massUnit().symbol();
+    }
+
+    private static BikeCard.Write writeOf(Optional<BikeAdvice> advice, PressureUnit unit) {
+        Optional<Told> told = advice.flatMap(found -> Told.settable(found, unit));
+        return new BikeCard.Write(
+                UUID.randomUUID(),
+                UUID.randomUUID(),
+                unit.name(),
+                unit.symbol(),
+                told.map(found -> PressureText.number(found.rear(), unit)).orElse(null),
+                told.map(found -> PressureText.number(found.front(), unit)).orElse(null));
     }
 
     private BikeCard.WheelCard wheelCard(WheelStanding wheel, Optional<BikeAdvice> advice, Rider rider, Instant now) {
@@ -93,6 +141,7 @@ class TodayDesk {
         WindowWording.Side side =
                 read.map(found -> windows.side(window.orElse(null), found)).orElse(WindowWording.Side.NONE);
         return new BikeCard.WheelCard(
+                wheel.wheelId(),
                 wheel.position(),
                 wheel.tireOnRim().map(TireOnRim::section).map(WheelDrawing::of).orElse(null),
                 wheel.size(),
@@ -108,6 +157,8 @@ class TodayDesk {
                         .orElse(""),
                 side.word(),
                 side.code(),
-                own.map(WheelAdvice::blocked).orElse(false));
+                trips.of(wheel, window.orElse(null), rider, now).orElse(null),
+                own.map(WheelAdvice::blocked).orElse(false),
+                wheel.tire().isPresent() && !wheel.fits());
     }
 }

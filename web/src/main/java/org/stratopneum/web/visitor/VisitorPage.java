@@ -1,6 +1,7 @@
 package org.stratopneum.web.visitor;
 
 import java.util.Map;
+import org.springframework.web.util.UriComponentsBuilder;
 import org.stratopneum.web.garage.BikePage;
 import org.stratopneum.web.pressure.AdviceView;
 
@@ -14,6 +15,13 @@ record VisitorPage(BikePage bike, Map<String, String> parameters) {
 
     public AdviceView advice() {
         return bike.advice();
+    }
+
+    /** The address at {@code path} that carries on with what was typed. */
+    public String keptAt(String path) {
+        UriComponentsBuilder address = UriComponentsBuilder.fromPath(path);
+        parameters.keySet().forEach(field -> address.queryParam(field, "{value}"));
+        return address.encode().buildAndExpand(parameters.values().toArray()).toUriString();
     }
 
     public Map<String, String> errors() {

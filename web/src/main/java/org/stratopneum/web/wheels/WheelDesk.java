@@ -11,14 +11,12 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.PressureWindow;
-import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
-import org.stratopneum.web.bikes.RimBed;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.drawing.ReadingsChart;
@@ -27,6 +25,7 @@ import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogKind;
 import org.stratopneum.web.logbook.LogLine;
+import org.stratopneum.web.logbook.LogOutcomes;
 import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.LogWording;
 import org.stratopneum.web.logbook.Logbook;
@@ -55,6 +54,7 @@ class WheelDesk {
     private final Riders riders;
     private final Logbook logbook;
     private final LogWording logWording;
+    private final LogOutcomes outcomes;
     private final Wording wording;
     private final WindowWording windows;
     private final LimitWording limits;
@@ -66,6 +66,7 @@ class WheelDesk {
             Riders riders,
             Logbook logbook,
             LogWording logWording,
+            LogOutcomes outcomes,
             Wording wording,
             WindowWording windows,
             LimitWording limits) {
@@ -75,6 +76,7 @@ class WheelDesk {
         this.riders = riders;
         this.logbook = logbook;
         this.logWording = logWording;
+        this.outcomes = outcomes;
         this.wording = wording;
         this.windows = windows;
         this.limits = limits;
@@ -106,17 +108,18 @@ class WheelDesk {
                 toldOf(advice, own, wheel, rider, now),
                 limits.of(wheel, own.orElse(null), rider.units()),
                 chartOf(readings, own.map(WheelAdvice::window).orElse(null), rider, now),
+                rider.pressureUnit().symbol(),
                 readings.stream().map(row -> entryOf(row, rider)).toList(),
                 historyOf(fittings, rider),
-                outcomeOf(written, struck, rider));
+                outcomes.of(written, struck, rider));
     }
 
-    private static WheelPage.Place placeOf(WheelMapper.Place place, Rider rider, Instant now) {
+    private WheelPage.Place placeOf(WheelMapper.Place place, Rider rider, Instant now) {
         return new WheelPage.Place(
                 place.bikeId(),
                 place.bikeName(),
                 place.wheelsetName(),
-                place.position(),
+                wording.of("position", place.position()),
                 place.otherWheel(),
                 place.mounted(),
                 Age.day(LocalDate.ofInstant(now, rider.zoneId())));
@@ -171,9 +174,7 @@ class WheelDesk {
     private static SectionDrawing sectionOf(WheelStanding wheel, Rider rider) {
         return wheel.tireOnRim()
                 .map(tire -> SectionDrawing.of(tire.section(), wheel.rim().hookless(), rider.lengthUnit())
-                        .with(
-                                wheel.rim().bed() == RimBed.TAPED,
-                                wheel.tire().orElseThrow().fitted().setup() != SetupKind.TUBELESS))
+                        .with(wheel.taped(), wheel.tubed()))
                 .orElse(null);
     }
 
@@ -246,20 +247,5 @@ class WheelDesk {
             until = row.happenedAt();
         }
         return periods;
-    }
-
-    private WheelPage.Outcome outcomeOf(List<UUID> written, List<UUID> struck, Rider rider) {
-        boolean wasStruck = struck != null && !struck.isEmpty();
-        List<UUID> ids = wasStruck ? struck : written;
-        List<LogRow> rows = logbook.heads(ids == null ? List.of() : ids).stream()
-                .filter(row -> row.struck() == wasStruck)
-                .toList();
-        if (rows.isEmpty()) {
-            return null;
-        }
-        return new WheelPage.Outcome(
-                wasStruck,
-                rows.stream().map(row -> logWording.line(row, rider).what()).toList(),
-                rows.stream().map(LogRow::id).toList());
     }
 }

@@ -2,9 +2,9 @@ package org.stratopneum.web.wheels;
 
 import java.util.List;
 import java.util.UUID;
-import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.drawing.ReadingsChart;
 import org.stratopneum.web.drawing.SectionDrawing;
+import org.stratopneum.web.logbook.LogOutcome;
 
 /**
  * All that a wheel's page shows, in words.
@@ -14,6 +14,7 @@ import org.stratopneum.web.drawing.SectionDrawing;
  * @param section its section, or null while there is no tire that goes with the rim
  * @param told what to set, or null while it cannot be told
  * @param chart its readings over time, or null while there are none
+ * @param unit symbol of the chart's unit
  * @param outcome what was just done, or null
  */
 record WheelPage(
@@ -25,19 +26,30 @@ record WheelPage(
         Told told,
         List<Limit> limits,
         ReadingsChart chart,
+        String unit,
         List<Entry> readings,
         List<Period> history,
-        Outcome outcome) {
+        LogOutcome outcome) {
+
+    private static final int LATEST = 6;
+
+    /** Rear or front, in words. */
+    public String where() {
+        return place.where();
+    }
+
+    /** The readings that are shown at once. */
+    public List<Entry> latest() {
+        return readings.subList(0, Math.min(LATEST, readings.size()));
+    }
+
+    /** The readings before those. */
+    public List<Entry> earlier() {
+        return readings.subList(latest().size(), readings.size());
+    }
 
     /** @param other the other wheel of the pair, or null */
-    record Place(
-            UUID bikeId,
-            String bike,
-            String wheelset,
-            WheelPosition position,
-            UUID other,
-            boolean mounted,
-            String date) {}
+    record Place(UUID bikeId, String bike, String wheelset, String where, UUID other, boolean mounted, String date) {}
 
     /**
      * The tire that is on.
@@ -68,7 +80,4 @@ record WheelPage(
 
     /** What was on the wheel from when until when. */
     record Period(UUID entry, String tire, String setup, String from, String until, boolean now) {}
-
-    /** What was just written or struck, with the way back. */
-    record Outcome(boolean struck, List<String> lines, List<UUID> ids) {}
 }

@@ -14,6 +14,7 @@ public final class Age {
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Wording.LOCALE);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Wording.LOCALE);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Wording.LOCALE);
+    private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEEE, d MMM", Wording.LOCALE);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE, d MMMM yyyy", Wording.LOCALE);
 
     private Age() {}
@@ -45,6 +46,15 @@ public final class Age {
     /** "25 Nov 2026". */
     public static String date(Instant then, ZoneId zone) {
         return DATE.format(then.atZone(zone));
+    }
+
+    public static String date(LocalDate day) {
+        return DATE.format(day);
+    }
+
+    /** "Saturday, 28 Nov": a day that is near. */
+    public static String weekday(LocalDate day) {
+        return WEEKDAY.format(day);
     }
 
     public static String time(Instant then, ZoneId zone) {

@@ -19,6 +19,7 @@ import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.RimBed;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
 
@@ -89,6 +90,7 @@ class ReadingFormTest {
                 DropSchool.BALANCED,
                 false,
                 Map.of(Ground.SMOOTH_PAVEMENT, 1.0),
+                UUID.randomUUID(),
                 "Set",
                 rear,
                 front);
@@ -98,7 +100,7 @@ class ReadingFormTest {
         return new WheelStanding(
                 UUID.randomUUID(),
                 position,
-                new WheelStanding.Rim("Rim", 21, 622, false, null),
+                new WheelStanding.Rim(UUID.randomUUID(), "Rim", 21, 622, null, false, RimBed.TAPED, null),
                 Optional.empty(),
                 Optional.empty());
     }

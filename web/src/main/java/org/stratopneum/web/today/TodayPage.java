@@ -1,0 +1,10 @@
+package org.stratopneum.web.today;
+
+import java.util.List;
+
+/**
+ * The first page.
+ *
+ * @param shed the wheels that want the shed today, in words; empty when none does
+ */
+record TodayPage(List<BikeCard> bikes, String shed) {}
