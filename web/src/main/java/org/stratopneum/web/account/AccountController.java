@@ -2,6 +2,7 @@ package org.stratopneum.web.account;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +18,7 @@ import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.web.rider.RiderPrincipal;
 import org.stratopneum.web.wording.ProblemWording;
+import org.stratopneum.web.wording.Wording;
 
 /** The signed-in rider's account. Whoever looks round in the demo has none and is led to the door. */
 @Controller
@@ -24,13 +26,16 @@ class AccountController {
 
     private static final String PAGE = "account/account";
     private static final String TO_ACCOUNT = "redirect:/account";
+    private static final List<String> DONE = List.of("password", "email");
     private static final String TO_THE_DOOR = "redirect:/sign-in";
 
     private final Accounts accounts;
     private final Session session;
     private final ProblemWording problemWording;
+    private final Wording wording;
 
-    AccountController(Accounts accounts, Session session, ProblemWording problemWording) {
+    AccountController(Accounts accounts, Session session, ProblemWording problemWording, Wording wording) {
+        this.wording = wording;
         this.accounts = accounts;
         this.session = session;
         this.problemWording = problemWording;
@@ -38,7 +43,7 @@ class AccountController {
 
     @GetMapping("/account")
     String account(@RequestParam(required = false) String done, Model model) {
-        model.addAttribute("changed", "password".equals(done));
+        model.addAttribute("done", done != null && DONE.contains(done) ? done : null);
         return page(Map.of(), model);
     }
 
@@ -58,8 +63,9 @@ class AccountController {
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
-        if (!accounts.isOwnPassword(current)) {
-            return refused("codes", Problem.of("codes", "wrong-password"), response, model);
+        Optional<String> fault = faultOf(current, request);
+        if (fault.isPresent()) {
+            return refused(Map.of("codes", fault.get()), response, model);
         }
         ShownOnce.put(request, accounts.newCodes());
         return "redirect:/account/codes";
@@ -73,16 +79,13 @@ class AccountController {
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
+        Map<String, String> errors = new HashMap<>();
+        faultOf(current, request).ifPresent(fault -> errors.put("current", fault));
         Problems problems = new Problems();
-        if (!accounts.isOwnPassword(current)) {
-            problems.add(Problem.of("current", "wrong-password"));
-        }
         PasswordRules.check("password", password, problems);
-        if (!problems.isEmpty()) {
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            Map<String, String> errors = new HashMap<>();
-            problems.list().forEach(problem -> errors.put(problem.field(), problemWording.message(problem)));
-            return page(errors, model);
+        errors.putAll(problemWording.messages(problems.list()));
+        if (!errors.isEmpty()) {
+            return refused(errors, response, model);
         }
         accounts.changePassword(password);
         session.endOthers(rider, request);
@@ -96,8 +99,9 @@ class AccountController {
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
-        if (!accounts.isOwnPassword(current)) {
-            return refused("delete", Problem.of("delete", "wrong-password"), response, model);
+        Optional<String> fault = faultOf(current, request);
+        if (fault.isPresent()) {
+            return refused(Map.of("delete", fault.get()), response, model);
         }
         accounts.deleteEverything();
         session.endOthers(rider, request);
@@ -105,9 +109,32 @@ class AccountController {
         return "redirect:/sign-up";
     }
 
-    private String refused(String field, Problem problem, HttpServletResponse response, Model model) {
+    @PostMapping("/account/email")
+    String changeEmail(@RequestParam(defaultValue = "") String email, HttpServletResponse response, Model model) {
+        Problems problems = new Problems();
+        Optional<String> address = SignUpForm.email(email, problems);
+        if (!problems.isEmpty()) {
+            model.addAttribute("typedEmail", email);
+            return refused(problemWording.messages(problems.list()), response, model);
+        }
+        accounts.changeEmail(address.orElse(null));
+        return TO_ACCOUNT + "?done=email";
+    }
+
+    /** What is wrong with the password that the rider says they have now, or that they tried too often. */
+    private Optional<String> faultOf(String current, HttpServletRequest request) {
+        Duration wait = accounts.waitForOwn(request.getRemoteAddr());
+        if (!wait.isZero()) {
+            return Optional.of(wording.text("account.wait", wait.toSeconds() + 1));
+        }
+        return accounts.isOwnPassword(current, request.getRemoteAddr())
+                ? Optional.empty()
+                : Optional.of(problemWording.message(Problem.of("current", "wrong-password")));
+    }
+
+    private String refused(Map<String, String> errors, HttpServletResponse response, Model model) {
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        return page(Map.of(field, problemWording.message(problem)), model);
+        return page(errors, model);
     }
 
     private String page(Map<String, String> errors, Model model) {

@@ -14,7 +14,7 @@ import org.apache.ibatis.annotations.Update;
 interface AccountMapper {
 
     /** An account as its owner sees it. */
-    record Row(String name, String passwordHash, String email, int codesLeft) {}
+    record Row(String name, String nameKey, String passwordHash, String email, int codesLeft) {}
 
     /** What signing in needs to know of a name. */
     record Key(UUID riderId, String passwordHash) {}
@@ -30,7 +30,7 @@ interface AccountMapper {
     int insert(AccountName name, String passwordHash, String email, Instant at);
 
     @Select("""
-            select name, password_hash, email,
+            select name, name_key, password_hash, email,
                    (select count(*)::integer from recovery_code where used_at is null) as codes_left
             from account
             """)
@@ -38,6 +38,9 @@ interface AccountMapper {
 
     @Update("update account set password_hash = #{passwordHash}, version = version + 1")
     void changePassword(String passwordHash);
+
+    @Update("update account set email = #{email}, version = version + 1")
+    void changeEmail(String email);
 
     @Delete("delete from recovery_code")
     void dropCodes();

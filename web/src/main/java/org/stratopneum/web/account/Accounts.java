@@ -1,6 +1,7 @@
 package org.stratopneum.web.account;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
@@ -101,9 +102,29 @@ class Accounts {
         return transaction.execute(status -> mapper.own());
     }
 
-    boolean isOwnPassword(String password) {
-        return own().filter(account -> hashes.match(password, account.passwordHash()))
+    /** How long the signed-in rider must wait before their password is heard again. */
+    Duration waitForOwn(String address) {
+        return own().map(account -> guard.waitFor(account.nameKey(), address)).orElse(Duration.ZERO);
+    }
+
+    /** Counts failures, as signing in does: a session left open must not become a way to guess. */
+    boolean isOwnPassword(String password, String address) {
+        Optional<AccountMapper.Row> account = own();
+        boolean right = account.filter(found -> hashes.match(password, found.passwordHash()))
                 .isPresent();
+        account.map(AccountMapper.Row::nameKey).ifPresent(name -> {
+            if (right) {
+                guard.succeeded(name);
+            } else {
+                guard.failed(name, address);
+            }
+        });
+        return right;
+    }
+
+    /** @param email or null for none */
+    void changeEmail(String email) {
+        transaction.executeWithoutResult(status -> mapper.changeEmail(email));
     }
 
     void changePassword(String password) {

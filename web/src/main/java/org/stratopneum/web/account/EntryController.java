@@ -14,6 +14,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
+import org.stratopneum.web.garage.FirstBike;
+import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.RiderPrincipal;
 import org.stratopneum.web.wording.ProblemWording;
 import org.stratopneum.web.wording.Wording;
@@ -30,21 +32,28 @@ class EntryController {
     private final Accounts accounts;
     private final SignInGuard guard;
     private final Session session;
+    private final FirstBike firstBike;
     private final ProblemWording problemWording;
     private final Wording wording;
 
     EntryController(
-            Accounts accounts, SignInGuard guard, Session session, ProblemWording problemWording, Wording wording) {
+            Accounts accounts,
+            SignInGuard guard,
+            Session session,
+            FirstBike firstBike,
+            ProblemWording problemWording,
+            Wording wording) {
         this.accounts = accounts;
         this.guard = guard;
         this.session = session;
+        this.firstBike = firstBike;
         this.problemWording = problemWording;
         this.wording = wording;
     }
 
     @GetMapping("/sign-up")
-    String signUp(Model model) {
-        return form(SIGN_UP, SignUpForm.of(Map.of()), Map.of(), model);
+    String signUp(@RequestParam Map<String, String> parameters, Model model) {
+        return form(SIGN_UP, SignUpForm.of(parameters), Map.of(), model);
     }
 
     @PostMapping("/sign-up")
@@ -54,6 +63,10 @@ class EntryController {
             HttpServletResponse response,
             Model model) {
         SignUpForm form = SignUpForm.of(parameters);
+        Duration wait = guard.waitToSignUp(request.getRemoteAddr());
+        if (!wait.isZero()) {
+            return tooSoon(SIGN_UP, form, wait, response, model);
+        }
         Problems problems = new Problems();
         Optional<Accounts.SignedUp> signedUp = form.read(problems).flatMap(accounts::signUp);
         if (signedUp.isEmpty()) {
@@ -63,7 +76,10 @@ class EntryController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return form(SIGN_UP, form, said(problems), model);
         }
-        session.begin(signedUp.get().rider(), request, response);
+        RiderPrincipal rider = signedUp.get().rider();
+        guard.signedUp(request.getRemoteAddr());
+        CurrentRider.runAs(rider, () -> firstBike.keep(form.carried()));
+        session.begin(rider, request, response);
         ShownOnce.put(request, signedUp.get().recoveryCodes());
         return "redirect:/account/codes";
     }
@@ -139,9 +155,7 @@ class EntryController {
         String key = AccountName.of(name).map(AccountName::key).orElse("");
         Duration wait = guard.waitFor(key, request.getRemoteAddr());
         if (!wait.isZero()) {
-            response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
-            response.setHeader("Retry-After", String.valueOf(wait.toSeconds() + 1));
-            return form(page, name, Map.of("", wording.text("account.wait", wait.toSeconds() + 1)), model);
+            return tooSoon(page, name, wait, response, model);
         }
         Optional<RiderPrincipal> rider = proof.rider();
         if (rider.isEmpty()) {
@@ -153,6 +167,12 @@ class EntryController {
             session.endOthers(rider.get(), request);
         }
         return HOME;
+    }
+
+    private String tooSoon(String page, Object typed, Duration wait, HttpServletResponse response, Model model) {
+        response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
+        response.setHeader("Retry-After", String.valueOf(wait.toSeconds() + 1));
+        return form(page, typed, Map.of("", wording.text("account.wait", wait.toSeconds() + 1)), model);
     }
 
     @PostMapping("/sign-out")

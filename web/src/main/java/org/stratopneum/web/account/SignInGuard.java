@@ -9,7 +9,7 @@ import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Slows guessing: after some failures in a row, a name or an address has to wait before it is heard again, twice as long
+ * Slows guessing, and making accounts by the hundred: after some failures in a row, a name or an address has to wait before it is heard again, twice as long
  * each time. Names that do not exist are treated alike. A day without failures is forgotten.
  */
 @Component
@@ -19,6 +19,10 @@ class SignInGuard {
     private static final int FREE_FOR_A_NAME = 3;
 
     private static final int FREE_FOR_AN_ADDRESS = 30;
+
+    /** Accounts that an address makes without waiting; a club may share one. */
+    private static final int FREE_ACCOUNTS = 50;
+
     private static final Duration FIRST_WAIT = Duration.ofSeconds(2);
     private static final Duration LONGEST_WAIT = Duration.ofMinutes(15);
     private static final Duration FORGOTTEN_AFTER = Duration.ofDays(1);
@@ -68,6 +72,23 @@ class SignInGuard {
     @Transactional(propagation = Propagation.REQUIRES_NEW)
     public void succeeded(String name) {
         mapper.succeed(nameKey(name), clock.instant().minus(FORGOTTEN_AFTER));
+    }
+
+    /** How long {@code address} must wait before it makes another account. */
+    @Transactional(readOnly = true)
+    public Duration waitToSignUp(String address) {
+        return wait(newKey(address), FREE_ACCOUNTS);
+    }
+
+    /** Counts an account that was made from {@code address}. */
+    @Transactional(propagation = Propagation.REQUIRES_NEW)
+    public void signedUp(String address) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+        mapper.fail(newKey(address), now, now.minus(FORGOTTEN_AFTER));
+    }
+
+    private static String newKey(String address) {
+        return "new " + address;
     }
 
     private static String nameKey(String name) {

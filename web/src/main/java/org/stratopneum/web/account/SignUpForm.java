@@ -5,16 +5,27 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.quantity.PressureUnit;
 
-/** What a stranger typed to sign up. The password is read but never shown again. */
-record SignUpForm(String name, String password, String email, String zone, String unit) {
+/**
+ * What a stranger typed to sign up. The password is read but never shown again.
+ *
+ * @param carried the bike that they had typed before, as it stood in the address; empty where there was none
+ */
+record SignUpForm(String name, String password, String email, String zone, String unit, Map<String, String> carried) {
 
     /** One sign in the middle and no blanks; whether it can be reached only a mail would tell. */
     private static final Pattern EMAIL = Pattern.compile("[^\\s@]{1,64}@[^\\s@]{1,189}");
+
+    private static final Set<String> OWN = Set.of("name", "password", "email", "zone", "unit");
+
+    /** The field that every form of a bike has. */
+    private static final String BIKE = "asked";
 
     static SignUpForm of(Map<String, String> parameters) {
         return new SignUpForm(
@@ -22,7 +33,20 @@ record SignUpForm(String name, String password, String email, String zone, Strin
                 parameters.getOrDefault("password", ""),
                 parameters.getOrDefault("email", "").strip(),
                 parameters.getOrDefault("zone", ""),
-                parameters.getOrDefault("unit", PressureUnit.PSI.name()));
+                parameters.getOrDefault("unit", parameters.getOrDefault("pressureUnit", PressureUnit.PSI.name())),
+                carried(parameters));
+    }
+
+    private static Map<String, String> carried(Map<String, String> parameters) {
+        Map<String, String> carried = new TreeMap<>();
+        if (parameters.containsKey(BIKE)) {
+            parameters.forEach((field, text) -> {
+                if (!OWN.contains(field) && !field.startsWith("_")) {
+                    carried.put(field, text);
+                }
+            });
+        }
+        return carried;
     }
 
     /** Reads the form; faults go to {@code problems}, and then there is nobody. */
@@ -32,9 +56,7 @@ record SignUpForm(String name, String password, String email, String zone, Strin
             problems.add(Problem.of("name", "not-a-name"));
         }
         PasswordRules.check("password", password, problems);
-        if (!email.isEmpty() && !EMAIL.matcher(email).matches()) {
-            problems.add(Problem.of("email", "not-an-email"));
-        }
+        Optional<String> address = email(email, problems);
         Optional<PressureUnit> gauge = List.of(PressureUnit.values()).stream()
                 .filter(known -> known.name().equals(unit))
                 .findFirst();
@@ -45,11 +67,16 @@ record SignUpForm(String name, String password, String email, String zone, Strin
             return Optional.empty();
         }
         return Optional.of(new Accounts.NewRider(
-                accountName.orElseThrow(),
-                password,
-                email.isEmpty() ? null : email,
-                zoneOrOurs(),
-                gauge.orElseThrow()));
+                accountName.orElseThrow(), password, address.orElse(null), zoneOrOurs(), gauge.orElseThrow()));
+    }
+
+    /** The address typed into the field email, empty where nothing was; a fault where it cannot be one. */
+    static Optional<String> email(String typed, Problems problems) {
+        String address = typed.strip();
+        if (!address.isEmpty() && !EMAIL.matcher(address).matches()) {
+            problems.add(Problem.of("email", "not-an-email"));
+        }
+        return address.isEmpty() ? Optional.empty() : Optional.of(address);
     }
 
     /** The browser's zone where it gave a known one, else this machine's. */

@@ -140,7 +140,7 @@ class FenceBetweenRidersTest {
                 .id();
         mine.asRider(() -> {
             assertThatThrownBy(() -> garage.bike(foreign.bike())).isInstanceOf(NotThereException.class);
-            assertThat(logbook.strike(List.of(entry))).isEmpty();
+            assertThatThrownBy(() -> logbook.strike(List.of(entry))).isInstanceOf(NotThereException.class);
             assertThat(garage.bikes()).isEmpty();
         });
         assertThat(theirs.asks(() -> logbook.heads(List.of(entry)))).hasSize(1);
