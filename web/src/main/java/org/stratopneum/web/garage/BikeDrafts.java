@@ -43,15 +43,17 @@ public class BikeDrafts {
      * A bike that is being entered.
      *
      * @param bike the bike, or null while something is missing or wrong
+     * @param shown the bike as far as its pressure needs it: the name may still be missing
      */
-    public record Draft(BikeForm form, Problems problems, NewBike bike, ZoneId zone) {}
+    public record Draft(BikeForm form, Problems problems, NewBike bike, NewBike shown, ZoneId zone) {}
 
     /** A bike that its rider is about to keep. */
     Draft of(Rider rider, Map<String, String> parameters) {
         BikeForm form = BikeForm.of(parameters, rider.units(), rider.bodyKg());
         Problems problems = new Problems();
         NewBike bike = form.newBike(problems, today(rider.zoneId())).orElse(null);
-        return new Draft(form, problems, bike, rider.zoneId());
+        NewBike shown = bike != null ? bike : nameless(form, rider.zoneId());
+        return new Draft(form, problems, bike, shown, rider.zoneId());
     }
 
     /** A bike of somebody who only wants to know: it needs no name. */
@@ -60,7 +62,12 @@ public class BikeDrafts {
         Problems problems = new Problems();
         NewBike bike = form.unnamedBike(problems, wording.text("garage.first-bike"), today(ZoneOffset.UTC))
                 .orElse(null);
-        return new Draft(form, problems, bike, ZoneOffset.UTC);
+        return new Draft(form, problems, bike, bike, ZoneOffset.UTC);
+    }
+
+    private NewBike nameless(BikeForm form, ZoneId zone) {
+        return form.unnamedBike(new Problems(), wording.text("garage.first-bike"), today(zone))
+                .orElse(null);
     }
 
     /** @param sayFaults whether what is missing is said; not on a form that nobody has touched */
@@ -81,13 +88,14 @@ public class BikeDrafts {
     }
 
     private AdviceView advice(Draft draft) {
-        if (draft.bike() == null) {
+        if (draft.shown() == null) {
             return null;
         }
-        BikeStanding standing = draft.bike().standing();
+        BikeStanding standing = draft.shown().standing();
         var reader = new AdviceWording.Reader(draft.form().units(), draft.zone(), logbook.now());
-        return advisor.advise(standing, draft.bike().ride())
-                .map(advice -> adviceWording.view(standing, advice, draft.bike().ride(), reader))
+        return advisor.advise(standing, draft.shown().ride())
+                .map(advice ->
+                        adviceWording.view(standing, advice, draft.shown().ride(), reader))
                 .orElse(null);
     }
 
