@@ -56,4 +56,6 @@ insert into tire (id, name, nominal_width_mm, bsd_mm, casing, tubeless_marked, h
   ('d0000000-0000-4000-8000-000000000705', 'Pebble Tread 42', 42, 622, 'LIGHT', true, true, false, 400, null),
   ('d0000000-0000-4000-8000-000000000706', 'Pebble Tread 42', 42, 622, 'LIGHT', true, true, false, 400, null),
   ('d0000000-0000-4000-8000-000000000707', 'Frost Stud 35', 35, 622, 'STANDARD', false, false, true, 550, 250),
-  ('d0000000-0000-4000-8000-000000000708', 'Frost Stud 35', 35, 622, 'STANDARD', false, false, true, 550, 250);
+  ('d0000000-0000-4000-8000-000000000708', 'Frost Stud 35', 35, 622, 'STANDARD', false, false, true, 550, 250),
+  ('d0000000-0000-4000-8000-000000000709', 'Lichen Tread 57, worn', 57, 622, 'STANDARD', true, true, true, 350, null),
+  ('d0000000-0000-4000-8000-000000000710', 'Lichen Tread 57, half worn', 57, 622, 'STANDARD', true, true, true, 350, null);

@@ -28,15 +28,15 @@ class DemoGarage implements SmartLifecycle {
 
     private final RiderMapper riders;
     private final DemoParts parts;
-    private final DemoMonth month;
+    private final DemoYear year;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private boolean running;
 
-    DemoGarage(RiderMapper riders, DemoParts parts, DemoMonth month, TransactionTemplate transaction, Clock clock) {
+    DemoGarage(RiderMapper riders, DemoParts parts, DemoYear year, TransactionTemplate transaction, Clock clock) {
         this.riders = riders;
         this.parts = parts;
-        this.month = month;
+        this.year = year;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -62,7 +62,7 @@ class DemoGarage implements SmartLifecycle {
                             .asDemo(BODY_KG, today),
                     clock.instant());
             parts.load();
-            int entries = month.write(today, zone);
+            int entries = year.write(today, zone);
             LOG.info("Demo garage loaded with {} log entries", entries);
             return;
         }

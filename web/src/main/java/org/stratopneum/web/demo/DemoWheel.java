@@ -5,9 +5,10 @@ import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.web.bikes.WheelPosition;
 
 /**
- * A wheel of the demo, with the tire that goes on it and how it loses air.
+ * A wheel of the demo, with a tire that was or is on it and how it loses air.
  *
  * @param fittedDaysAgo when the tire went on (days before today)
+ * @param removedDaysAgo when it came off (days before today); negative while it is on
  * @param lossPerDay share of the gauge pressure lost in a day (ratio)
  */
 record DemoWheel(
@@ -18,7 +19,13 @@ record DemoWheel(
         WheelPosition position,
         SetupKind setup,
         int fittedDaysAgo,
+        int removedDaysAgo,
         double lossPerDay) {
+
+    /** Whether this tire was on this wheel in the bike, in the morning of that day. */
+    boolean isRidden(int daysAgo) {
+        return daysAgo < fittedDaysAgo && daysAgo >= removedDaysAgo && DemoVisits.isIn(wheelset, daysAgo);
+    }
 
     UUID bikeId() {
         return id(300 + bike);

@@ -12,7 +12,7 @@ import org.stratopneum.web.logbook.LogOutcome;
  * @param write what the form for its readings needs, or null where it has not both tires on
  * @param outcome what was just written for it, or null
  */
-record BikeCard(
+public record BikeCard(
         UUID id,
         String name,
         String wheelset,
@@ -31,7 +31,7 @@ record BikeCard(
      * @param trip what takes the rider to the shed for it, or null
      * @param misfit whether its tire cannot stand on its rim
      */
-    record WheelCard(
+    public record WheelCard(
             UUID id,
             WheelPosition position,
             WheelDrawing drawing,
@@ -54,7 +54,7 @@ record BikeCard(
      *
      * @param now whether something of it is due today, or was before
      */
-    record Trip(String text, boolean now) {}
+    public record Trip(String text, boolean now) {}
 
     /**
      * Fresh ids, so that sending a form twice writes once, and what a touch on "set as told" would write.
@@ -62,7 +62,8 @@ record BikeCard(
      * @param unit name of the unit that is typed
      * @param toldRear null where nothing may be set
      */
-    record Write(UUID rearEntry, UUID frontEntry, String unit, String symbol, String toldRear, String toldFront) {
+    public record Write(
+            UUID rearEntry, UUID frontEntry, String unit, String symbol, String toldRear, String toldFront) {
         public boolean settable() {
             return toldRear != null;
         }

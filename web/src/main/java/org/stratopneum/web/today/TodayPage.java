@@ -7,4 +7,4 @@ import java.util.List;
  *
  * @param shed the wheels that want the shed today, in words; empty when none does
  */
-record TodayPage(List<BikeCard> bikes, String shed) {}
+public record TodayPage(List<BikeCard> bikes, String shed) {}

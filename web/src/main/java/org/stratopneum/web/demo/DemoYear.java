@@ -6,11 +6,9 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.air.CarriedPressure;
 import org.stratopneum.core.air.Surroundings;
@@ -31,11 +29,11 @@ import org.stratopneum.web.pressure.Told;
 import org.stratopneum.web.rider.Riders;
 
 /**
- * A month of the demo rider's log: fittings, and readings that follow p(t) = p0 exp(-k t) at 20 C, carried to the
+ * A year of the demo rider's log: fittings, and readings that follow p(t) = p0 exp(-k t) at 20 C, carried to the
  * workshop's temperature, rounded by the gauge and shaken by a seeded noise. One wheel leaks faster since a lever job.
  */
 @Component
-class DemoMonth {
+class DemoYear {
 
     private static final long SEED = 20_622;
 
@@ -48,55 +46,54 @@ class DemoMonth {
     private static final UUID GAUGE = DemoWheel.id(201);
     private static final int LEVER_JOB_DAYS_AGO = 12;
 
+    private static final int STILL_ON = -1;
+
     private static final List<DemoWheel> WHEELS = List.of(
-            new DemoWheel(1, 1, 1, 1, WheelPosition.REAR, SetupKind.TUBELESS, 96, 0.016),
-            new DemoWheel(1, 1, 2, 2, WheelPosition.FRONT, SetupKind.TUBELESS, 96, 0.014),
-            new DemoWheel(2, 2, 3, 3, WheelPosition.REAR, SetupKind.BUTYL_TUBE, 160, 0.007),
-            new DemoWheel(2, 2, 4, 4, WheelPosition.FRONT, SetupKind.BUTYL_TUBE, 160, 0.006),
-            new DemoWheel(3, 3, 5, 5, WheelPosition.REAR, SetupKind.TUBELESS, 61, 0.020),
-            new DemoWheel(3, 3, 6, 6, WheelPosition.FRONT, SetupKind.TUBELESS, 61, 0.018),
-            new DemoWheel(3, 4, 7, 7, WheelPosition.REAR, SetupKind.BUTYL_TUBE, 300, 0.008),
-            new DemoWheel(3, 4, 8, 8, WheelPosition.FRONT, SetupKind.BUTYL_TUBE, 300, 0.008));
+            new DemoWheel(1, 1, 1, 9, WheelPosition.REAR, SetupKind.TUBELESS, 371, 96, 0.015),
+            new DemoWheel(1, 1, 2, 10, WheelPosition.FRONT, SetupKind.TUBELESS, 371, 96, 0.012),
+            new DemoWheel(1, 1, 1, 1, WheelPosition.REAR, SetupKind.TUBELESS, 96, STILL_ON, 0.016),
+            new DemoWheel(1, 1, 2, 2, WheelPosition.FRONT, SetupKind.TUBELESS, 96, STILL_ON, 0.014),
+            new DemoWheel(2, 2, 3, 3, WheelPosition.REAR, SetupKind.BUTYL_TUBE, 371, STILL_ON, 0.007),
+            new DemoWheel(2, 2, 4, 4, WheelPosition.FRONT, SetupKind.BUTYL_TUBE, 371, STILL_ON, 0.006),
+            new DemoWheel(3, 3, 5, 5, WheelPosition.REAR, SetupKind.TUBELESS, 371, STILL_ON, 0.020),
+            new DemoWheel(3, 3, 6, 6, WheelPosition.FRONT, SetupKind.TUBELESS, 371, STILL_ON, 0.018),
+            new DemoWheel(3, 4, 7, 7, WheelPosition.REAR, SetupKind.BUTYL_TUBE, 371, STILL_ON, 0.008),
+            new DemoWheel(3, 4, 8, 8, WheelPosition.FRONT, SetupKind.BUTYL_TUBE, 371, STILL_ON, 0.008));
 
     /** The wheel that was opened with a lever, and what it has lost in a day since (ratio). */
     private static final int LEVERED_WHEEL = 1;
 
     private static final double LEVERED_LOSS = 0.052;
 
-    /** Days before today on which a bike's wheels were read, and whether they were pumped where needed. */
-    private static final Map<Integer, List<Integer>> VISITS = Map.of(
-            1, List.of(30, 27, 25, 22, 19, 16, 13, 12, 9, 7, 5, 1),
-            2, List.of(29, 22, 15, 8, 2),
-            3, List.of(28, 24, 20, 17, 13, 10, 6, 3));
-
     private final Logbook logbook;
     private final Garage garage;
     private final BikeAdvisor advisor;
     private final Riders riders;
 
-    DemoMonth(Logbook logbook, Garage garage, BikeAdvisor advisor, Riders riders) {
+    DemoYear(Logbook logbook, Garage garage, BikeAdvisor advisor, Riders riders) {
         this.logbook = logbook;
         this.garage = garage;
         this.advisor = advisor;
         this.riders = riders;
     }
 
-    /** Writes the month that ends today; the number of entries. */
+    /** Writes the year that ends today; the number of entries. */
     int write(LocalDate today, ZoneId zone) {
         Writing writing = new Writing(today, zone, new Random(SEED));
         writing.fittings();
-        Map<UUID, Told> told = garage.bikes().stream()
-                .collect(Collectors.toMap(
-                        BikeStanding::id,
-                        bike -> Told.of(
-                                advisor.adviseUsual(bike, riders.self().bodyKg())
-                                        .orElseThrow(),
-                                PressureUnit.PSI)));
-        WHEELS.stream()
-                .filter(wheel -> wheel.wheelset() <= 3)
-                .forEach(wheel ->
-                        writing.readings(wheel, told.get(wheel.bikeId()).pressure(wheel.position())));
+        WHEELS.forEach(wheel -> writing.readings(wheel, told(wheel)));
         return writing.entries;
+    }
+
+    /** What is told for the wheel on its pair, whichever pair is in the bike now. */
+    private GaugePressure told(DemoWheel wheel) {
+        BikeStanding bike = garage.bikeOn(wheel.bikeId(), wheel.wheelsetId());
+        return Told.of(advisor.adviseUsual(bike, riders.self().bodyKg()).orElseThrow(), PressureUnit.PSI)
+                .pressure(wheel.position());
+    }
+
+    private static boolean isLevered(DemoWheel wheel) {
+        return wheel.wheel() == LEVERED_WHEEL && wheel.removedDaysAgo() == STILL_ON;
     }
 
     private final class Writing {
@@ -115,21 +112,26 @@ class DemoMonth {
         void fittings() {
             Set<Integer> mounted = new HashSet<>();
             for (DemoWheel wheel : WHEELS) {
-                add(at(wheel.fittedDaysAgo(), 18, 0), fit(wheel), new LogDetail.TireFitted(wheel.setup(), false, null));
-                if (wheel.wheelset() <= 3 && mounted.add(wheel.wheelset())) {
-                    add(
-                            at(wheel.fittedDaysAgo(), 18, 30),
-                            LogSubject.wheelset(wheel.bikeId(), wheel.wheelsetId()),
-                            new LogDetail.WheelsetMounted());
+                add(at(wheel.fittedDaysAgo(), 18, 0), fit(wheel), fitted(wheel));
+                if (wheel.removedDaysAgo() > 0) {
+                    add(at(wheel.removedDaysAgo(), 17, 30), fit(wheel), new LogDetail.TireRemoved());
                 }
-                if (wheel.wheel() == LEVERED_WHEEL) {
+                if (mounted.add(wheel.wheelset())) {
+                    DemoVisits.mounts(wheel.wheelset())
+                            .forEach(daysAgo -> add(
+                                    at(daysAgo, 18, 30),
+                                    LogSubject.wheelset(wheel.bikeId(), wheel.wheelsetId()),
+                                    new LogDetail.WheelsetMounted()));
+                }
+                if (isLevered(wheel)) {
                     add(at(LEVER_JOB_DAYS_AGO, 16, 0), fit(wheel), new LogDetail.TireRemoved());
-                    add(
-                            at(LEVER_JOB_DAYS_AGO, 16, 40),
-                            fit(wheel),
-                            new LogDetail.TireFitted(wheel.setup(), false, null));
+                    add(at(LEVER_JOB_DAYS_AGO, 16, 40), fit(wheel), fitted(wheel));
                 }
             }
+        }
+
+        private static LogDetail fitted(DemoWheel wheel) {
+            return new LogDetail.TireFitted(wheel.setup(), false, null);
         }
 
         private LogSubject fit(DemoWheel wheel) {
@@ -138,18 +140,17 @@ class DemoMonth {
 
         void readings(DemoWheel wheel, GaugePressure told) {
             double psiAt20 = told.in(PressureUnit.PSI) * 0.97;
-            int before = 34;
-            List<Integer> visits = VISITS.get(wheel.bike());
+            List<Integer> visits =
+                    DemoVisits.of(wheel.bike()).stream().filter(wheel::isRidden).toList();
+            int before = visits.get(0) + 1;
             for (int daysAgo : visits) {
-                double loss = wheel.wheel() == LEVERED_WHEEL && daysAgo < LEVER_JOB_DAYS_AGO
-                        ? LEVERED_LOSS
-                        : wheel.lossPerDay();
+                double loss = isLevered(wheel) && daysAgo < LEVER_JOB_DAYS_AGO ? LEVERED_LOSS : wheel.lossPerDay();
                 psiAt20 *= Math.exp(-loss * (before - daysAgo));
                 before = daysAgo;
-                boolean afterLeverJob = wheel.wheel() == LEVERED_WHEEL && daysAgo == LEVER_JOB_DAYS_AGO;
+                boolean afterLeverJob = isLevered(wheel) && daysAgo == LEVER_JOB_DAYS_AGO;
                 double celsius = Math.round(14 + 4 * random.nextDouble());
                 int minute = random.nextInt(30);
-                boolean last = daysAgo == visits.get(visits.size() - 1);
+                boolean last = daysAgo == visits.get(visits.size() - 1) && wheel.removedDaysAgo() < 0;
                 int hour = afterLeverJob ? 17 : 7;
                 if (!afterLeverJob) {
                     read(wheel, at(daysAgo, hour, minute), inWorkshop(psiAt20, celsius), celsius, false, null);
