@@ -1,0 +1,166 @@
+package org.stratopneum.web.rider;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
+
+/** Walks every route that names something with the ids of another rider. */
+@ExtendWith(RunningApplication.class)
+class OwnershipWalkTest {
+
+    private final Site site;
+    private final List<RequestMappingInfo> routes;
+
+    OwnershipWalkTest(Site site, RunningApplication.Started started) {
+        this.site = site;
+        ConfigurableApplicationContext context = started.context();
+        this.routes = List.copyOf(context.getBean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class)
+                .getHandlerMethods()
+                .keySet());
+    }
+
+    /** One address and how it is asked. */
+    private record Step(String method, String path) {}
+
+    @Test
+    void everyRouteIsShutForTheIdsOfAnotherRider() {
+        Guest owner = Guest.withAccount(site);
+        String bike = TypedBike.enter(owner);
+        owner.post(
+                "/",
+                "/bikes/" + bike + "/readings",
+                Map.of(
+                        "rear",
+                        "21",
+                        "unit",
+                        "PSI",
+                        "rearEntry",
+                        UUID.randomUUID().toString()));
+        Map<String, String> theirs = theirs(owner, bike);
+        Guest stranger = Guest.withAccount(site);
+        TypedBike.enter(stranger);
+        String before = standing(owner);
+
+        List<Step> steps = steps(theirs);
+        assertThat(steps)
+                .as("the routes that were walked")
+                .contains(
+                        new Step("GET", "/wheels/" + theirs.get("wheels")),
+                        new Step("POST", "/bikes/" + bike + "/readings"))
+                .hasSizeGreaterThan(25);
+        for (Step step : steps) {
+            int status = step.method().equals("GET")
+                    ? stranger.get(step.path()).statusCode()
+                    : stranger.post("/garage", step.path(), anything()).statusCode();
+            assertThat(status).as(step.toString()).isEqualTo(404);
+            if (step.method().equals("GET")) {
+                assertThat(owner.get(step.path()).statusCode())
+                        .as("its owner: " + step)
+                        .isEqualTo(200);
+            }
+        }
+        assertThat(standing(owner)).isEqualTo(before);
+    }
+
+    @Test
+    void idsInsideAFormAreShutAsWell() {
+        Guest owner = Guest.withAccount(site);
+        String bike = TypedBike.enter(owner);
+        Map<String, String> theirs = theirs(owner, bike);
+        Guest stranger = Guest.withAccount(site);
+        String own = TypedBike.enter(stranger);
+        String ownWheel = stranger.ids("/garage", "/wheels/").get(0);
+        String before = standing(owner);
+
+        for (String path : List.of("/log/strike", "/log/put-back", "/bikes/" + own + "/strike")) {
+            assertThat(stranger.post("/garage", path, Map.of("entry", theirs.get("log")))
+                            .statusCode())
+                    .as(path)
+                    .isEqualTo(404);
+        }
+        var fit = stranger.post(
+                "/garage",
+                "/wheels/" + ownWheel + "/fit",
+                Map.of(
+                        "shelf",
+                        theirs.get("tires"),
+                        "setup",
+                        "TUBELESS",
+                        "newId",
+                        UUID.randomUUID().toString()));
+        assertThat(fit.statusCode()).isEqualTo(422);
+        assertThat(fit.body()).contains("is not on the shelf");
+        assertThat(stranger.get("/?written=" + theirs.get("log")).body()).doesNotContain("Written");
+        assertThat(standing(owner)).isEqualTo(before);
+    }
+
+    /** An id of each kind, by the word with which its addresses begin. */
+    private static Map<String, String> theirs(Guest owner, String bike) {
+        String wheel = owner.ids("/garage", "/wheels/").get(0);
+        Map<String, String> ids = new HashMap<>();
+        ids.put("bikes", bike);
+        ids.put("wheels", wheel);
+        ids.put("tires", owner.ids("/wheels/" + wheel, "/tires/").get(0));
+        ids.put("rims", owner.ids("/wheels/" + wheel, "/rims/").get(0));
+        ids.put("log", owner.ids("/wheels/" + wheel, "/log/").get(0));
+        owner.post(
+                "/garage",
+                "/bikes/" + bike + "/wheelsets",
+                TypedBike.with(
+                        "wheelset", "Second pair", "id", UUID.randomUUID().toString()));
+        ids.put("wheelsets", owner.ids("/garage", "/wheelsets/").get(0));
+        return ids;
+    }
+
+    private List<Step> steps(Map<String, String> ids) {
+        List<Step> steps = new ArrayList<>();
+        for (RequestMappingInfo route : routes) {
+            for (String pattern : route.getPatternValues()) {
+                if (pattern.contains("{")) {
+                    String kind = pattern.split("/")[1];
+                    assertThat(ids).as("an id for " + pattern).containsKey(kind);
+                    String path = pattern.replaceAll("\\{[^}]+}", ids.get(kind));
+                    for (RequestMethod method : route.getMethodsCondition().getMethods()) {
+                        steps.add(new Step(method.name(), path));
+                    }
+                }
+            }
+        }
+        return steps;
+    }
+
+    /** A form that is whole wherever it is sent to, so that only the ownership can be missing. */
+    private static Map<String, String> anything() {
+        Map<String, String> fields = new HashMap<>(TypedBike.fields());
+        fields.put("version", "0");
+        fields.put("newId", UUID.randomUUID().toString());
+        fields.put("entry", UUID.randomUUID().toString());
+        fields.put("rearEntry", UUID.randomUUID().toString());
+        fields.put("frontEntry", UUID.randomUUID().toString());
+        fields.put("toldRear", "20");
+        fields.put("toldFront", "20");
+        fields.put("rear", "20");
+        fields.put("unit", "PSI");
+        return fields;
+    }
+
+    /** All that the owner sees of their things, without the tokens of the forms, which are new on every page. */
+    private static String standing(Guest owner) {
+        return (owner.get("/garage").body() + owner.get("/log").body())
+                .replaceAll("name=\"_csrf\" value=\"[^\"]*\"", "");
+    }
+}

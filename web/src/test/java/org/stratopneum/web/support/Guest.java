@@ -1,0 +1,99 @@
+package org.stratopneum.web.support;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Somebody with a browser of their own, as far as plain HTTP goes: keeps cookies, sends forms with their token. */
+public final class Guest {
+
+    private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+
+    private final Site site;
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+
+    public Guest(Site site) {
+        this.site = site;
+    }
+
+    /** A guest with an account of their own and nothing in it; the demo garage is shut for them. */
+    public static Guest withAccount(Site site) {
+        return withAccount(site, Map.of());
+    }
+
+    /** @param more further fields of the form */
+    public static Guest withAccount(Site site, Map<String, String> more) {
+        Guest guest = new Guest(site);
+        Map<String, String> fields = new HashMap<>(more);
+        fields.put("name", "Guest " + UUID.randomUUID().toString().substring(0, 13));
+        fields.put("password", "lichen on the north wall");
+        fields.put("zone", "Europe/Vienna");
+        HttpResponse<String> answer = guest.post("/sign-up", "/sign-up", fields);
+        if (answer.statusCode() != 302) {
+            throw new IllegalStateException("no account: " + answer.body());
+        }
+        return guest;
+    }
+
+    public HttpResponse<String> get(String path) {
+        return send(request(path).GET());
+    }
+
+    /** Posts a form with the token that the page {@code from} gives. */
+    public HttpResponse<String> post(String from, String path, Map<String, String> fields) {
+        Matcher token = TOKEN.matcher(get(from).body());
+        if (!token.find()) {
+            throw new IllegalStateException("no form on " + from);
+        }
+        Map<String, String> all = new HashMap<>(fields);
+        all.put("_csrf", token.group(1));
+        String body = String.join(
+                "&",
+                all.entrySet().stream()
+                        .map(field -> Site.encode(field.getKey()) + "=" + Site.encode(field.getValue()))
+                        .toList());
+        return send(request(path)
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body)));
+    }
+
+    /** All ids that stand behind {@code prefix} in the links and forms of a page, each once, in their order. */
+    public List<String> ids(String path, String prefix) {
+        Matcher found = Pattern.compile(Pattern.quote(prefix) + "([0-9a-f-]{36})")
+                .matcher(get(path).body());
+        List<String> ids = new ArrayList<>();
+        while (found.find()) {
+            if (!ids.contains(found.group(1))) {
+                ids.add(found.group(1));
+            }
+        }
+        return ids;
+    }
+
+    private HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create(site.address() + path)).header("Accept", "text/html");
+    }
+
+    private HttpResponse<String> send(HttpRequest.Builder request) {
+        try {
+            return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
+        } catch (InterruptedException exception) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(exception);
+        }
+    }
+}
