@@ -1,6 +1,8 @@
 package org.stratopneum.web.support;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
@@ -28,18 +30,20 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
             return new Started(startOn(database.settings()), database);
         }
 
-        /** Another application on the same database, as after a restart. */
-        public ConfigurableApplicationContext startAnother() {
-            return startOn(database.settings());
+        /** Another application on the same database, as after a restart; perhaps with more settings, such as "--server.ssl.enabled=true". */
+        public ConfigurableApplicationContext startAnother(String... more) {
+            return startOn(database.settings(), more);
         }
 
-        private static ConfigurableApplicationContext startOn(Path settings) {
-            return new SpringApplication(StratopneumApplication.class)
-                    .run(
-                            "--server.port=0",
-                            "--spring.main.banner-mode=off",
-                            "--logging.level.root=warn",
-                            "--spring.config.additional-location=" + settings.toUri());
+        private static ConfigurableApplicationContext startOn(Path settings, String... more) {
+            List<String> arguments = new ArrayList<>(List.of(more));
+            SpringApplication application = new SpringApplication(StratopneumApplication.class);
+            application.addInitializers(context -> context.getBeanFactory().addBeanPostProcessor(new CountedQueries()));
+            arguments.add("--server.port=0");
+            arguments.add("--spring.main.banner-mode=off");
+            arguments.add("--logging.level.root=warn");
+            arguments.add("--spring.config.additional-location=" + settings.toUri());
+            return application.run(arguments.toArray(String[]::new));
         }
 
         @Override

@@ -25,6 +25,24 @@ public record Site(String address) {
         return send(request(path, headers).GET());
     }
 
+    /** How many bytes the answer has as it goes over the wire, head and body. */
+    public int bytes(String path, String... headers) {
+        try {
+            HttpResponse<byte[]> answer =
+                    CLIENT.send(request(path, headers).GET().build(), HttpResponse.BodyHandlers.ofByteArray());
+            int head = answer.headers().map().entrySet().stream()
+                    .flatMap(field -> field.getValue().stream().map(value -> field.getKey() + ": " + value + "\r\n"))
+                    .mapToInt(String::length)
+                    .sum();
+            return head + answer.body().length;
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
+        } catch (InterruptedException exception) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(exception);
+        }
+    }
+
     /** Posts a form as a browser would: with the cookie and the token that the page {@code from} gave. */
     public HttpResponse<String> postForm(String from, String path, Map<String, String> fields) {
         HttpResponse<String> page = get(from);

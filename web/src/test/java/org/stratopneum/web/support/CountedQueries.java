@@ -1,0 +1,32 @@
+package org.stratopneum.web.support;
+
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
+import javax.sql.DataSource;
+import net.ttddyy.dsproxy.QueryInfo;
+import net.ttddyy.dsproxy.support.ProxyDataSourceBuilder;
+import org.springframework.beans.factory.config.BeanPostProcessor;
+
+/** Listens at the data source of the running application, and hands over every statement that went to PostgreSQL. */
+public final class CountedQueries implements BeanPostProcessor {
+
+    private static final List<String> HEARD = new CopyOnWriteArrayList<>();
+
+    @Override
+    public Object postProcessAfterInitialization(Object bean, String name) {
+        if (!(bean instanceof DataSource dataSource)) {
+            return bean;
+        }
+        return ProxyDataSourceBuilder.create(dataSource)
+                .afterQuery((execution, queries) ->
+                        queries.stream().map(QueryInfo::getQuery).forEach(HEARD::add))
+                .build();
+    }
+
+    /** The statements that {@code work} led to, but for those that keep sessions and slow guessing. */
+    public static List<String> during(Runnable work) {
+        HEARD.clear();
+        work.run();
+        return HEARD.stream().filter(query -> !query.contains("visits.")).toList();
+    }
+}
