@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.WebElement;
+import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 
@@ -18,6 +20,43 @@ import org.stratopneum.web.support.Site;
 class EveryPageTest {
 
     private static final String SKYLARK = "/bikes/d0000000-0000-4000-8000-000000000301/pressure";
+    private static final String WHEEL = "/wheels/d0000000-0000-4000-8000-000000000601";
+    private static final String TUBED_WHEEL = "/wheels/d0000000-0000-4000-8000-000000000603";
+    private static final String BIKE = "/bikes/d0000000-0000-4000-8000-000000000301";
+
+    /** A visitor's address: a bike whose size asks which, and one that is told. */
+    private static final String ASKS = "/pressure?asked=1&same=on&rear-size=26+x+1+3/8&rear-setup=TUBELESS&rider=70";
+
+    private static final String TOLD =
+            "/pressure?asked=1&rear-size=29x2.25&rear-rimWidth=30&rear-tireMax=50&rear-setup="
+                    + "TUBELESS&front-size=29x2.4&front-rimWidth=30&front-setup=BUTYL_TUBE&posture=MOUNTAIN"
+                    + "&ground1=CROSS_COUNTRY&share1=100&rider=70&bike=13&massUnit=KG";
+
+    /** Every page that the demo rider can open, some of them faulty. */
+    private static final List<String> PAGES = List.of(
+            "/",
+            SKYLARK,
+            SKYLARK + "?bike=9999&luggageRear=300",
+            "/log",
+            "/garage",
+            WHEEL,
+            TUBED_WHEEL,
+            WHEEL + "/fit",
+            BIKE + "/edit",
+            BIKE + "/wheelsets/new",
+            "/bikes/new",
+            "/bikes/new?asked=1",
+            "/tires/new",
+            ASKS,
+            TOLD,
+            "/settings",
+            "/keys",
+            "/calculators",
+            "/sign-up",
+            "/sign-in",
+            "/recover",
+            "/nothing");
+
     private static final String SLEDGE = "/bikes/d0000000-0000-4000-8000-000000000303/pressure";
 
     private static Browser browser;
@@ -42,16 +81,7 @@ class EveryPageTest {
     void onAPhoneNothingScrollsSidewaysAndRearStaysLeft() {
         for (int width : new int[] {360, 390}) {
             try (Browser phone = Browser.phone(width)) {
-                for (String path : List.of(
-                        "/",
-                        SKYLARK,
-                        SKYLARK + "?bike=9999",
-                        "/log",
-                        "/calculators",
-                        "/sign-up",
-                        "/sign-in",
-                        "/recover",
-                        "/nothing")) {
+                for (String path : PAGES) {
                     phone.open(site.address() + path);
                     assertThat(phone.sidewaysScroll()).as(path + " at " + width).isZero();
                 }
@@ -75,14 +105,12 @@ class EveryPageTest {
     void noPageHasAnAccessibilityFaultInEitherTheme() {
         for (boolean dark : new boolean[] {false, true}) {
             browser.darkTheme(dark);
-            for (String path : List.of(
-                    "/",
-                    SKYLARK,
-                    SKYLARK + "?bike=9999&luggageRear=300",
-                    SLEDGE + "?luggageRear=250",
-                    "/log",
-                    "/calculators",
-                    "/nothing")) {
+            List<String> paths = new ArrayList<>(PAGES);
+            paths.add(SLEDGE + "?luggageRear=250");
+            paths.add("/log/" + entry() + "/correct");
+            paths.add("/tires/d0000000-0000-4000-8000-000000000701");
+            paths.add("/rims/d0000000-0000-4000-8000-000000000501");
+            for (String path : paths) {
                 browser.open(site.address() + path);
                 List<Rule> violations =
                         new AxeBuilder().analyze(browser.driver()).getViolations();
@@ -98,12 +126,19 @@ class EveryPageTest {
     @Test
     void theContentPolicyStopsNothingOfOurs() {
         browser.complaints();
-        for (String path : List.of("/", SKYLARK, "/log", "/calculators")) {
-            browser.open(site.address() + path);
+        for (String path : PAGES) {
+            if (!path.equals("/nothing")) {
+                browser.open(site.address() + path);
+            }
         }
         assertThat(browser.complaints()).isEmpty();
         assertThat(browser.driver()
                         .executeScript("return document.fonts.ready.then(() => document.fonts.check('16px Saira'))"))
                 .isEqualTo(true);
+    }
+
+    /** An entry of the log that can be put right. */
+    private String entry() {
+        return new Guest(site).ids(WHEEL, "/log/").get(0);
     }
 }
