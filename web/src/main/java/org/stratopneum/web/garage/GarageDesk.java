@@ -1,6 +1,7 @@
 package org.stratopneum.web.garage;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -39,7 +40,7 @@ class GarageDesk {
         parts.tires().stream()
                 .filter(tire -> !fitted.contains(tire.id()))
                 .forEach(tire -> (tire.retiredOn() == null ? spares : retired).add(spare(tire)));
-        return new GaragePage(bikes(parts.stands()), spares, retired);
+        return new GaragePage(bikes(parts.stands(), riders.self().zoneId()), spares, retired);
     }
 
     static GaragePage.SpareTire spare(PartsMapper.TireRow tire) {
@@ -59,7 +60,7 @@ class GarageDesk {
                 .collect(Collectors.toSet());
     }
 
-    private static List<GaragePage.Bike> bikes(List<PartsMapper.StandRow> rows) {
+    private static List<GaragePage.Bike> bikes(List<PartsMapper.StandRow> rows, ZoneId zone) {
         Map<UUID, GaragePage.Bike> bikes = new LinkedHashMap<>();
         Map<UUID, GaragePage.Wheelset> wheelsets = new LinkedHashMap<>();
         for (PartsMapper.StandRow row : rows) {
@@ -80,15 +81,16 @@ class GarageDesk {
                 return made;
             });
             if (row.wheelId() != null) {
-                wheelset.wheels().add(wheel(row));
+                wheelset.wheels().add(wheel(row, zone));
             }
         }
         return List.copyOf(bikes.values());
     }
 
-    private static GaragePage.Wheel wheel(PartsMapper.StandRow row) {
+    private static GaragePage.Wheel wheel(PartsMapper.StandRow row, ZoneId zone) {
         String size = row.tireName() == null ? "" : new TireSize(row.nominalWidthMm(), row.bsdMm()).designation();
-        return new GaragePage.Wheel(row.wheelId(), row.position(), row.tireName(), size);
+        String since = row.fittedSince() == null ? null : Age.date(row.fittedSince(), zone);
+        return new GaragePage.Wheel(row.wheelId(), row.position(), row.rimName(), row.tireName(), size, since);
     }
 
     /** Retires a bike, or restores it. */

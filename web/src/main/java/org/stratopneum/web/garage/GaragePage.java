@@ -11,8 +11,11 @@ record GaragePage(List<Bike> bikes, List<SpareTire> spares, List<SpareTire> reti
 
     record Wheelset(UUID id, String name, String retiredOn, boolean mounted, List<Wheel> wheels) {}
 
-    /** @param tire name of the tire, or null */
-    record Wheel(UUID id, WheelPosition position, String tire, String size) {}
+    /**
+     * @param tire name of the tire, or null
+     * @param since day on which it went on, or null
+     */
+    record Wheel(UUID id, WheelPosition position, String rim, String tire, String size, String since) {}
 
     record SpareTire(UUID id, String name, String size, String tradeName, String retiredOn) {}
 

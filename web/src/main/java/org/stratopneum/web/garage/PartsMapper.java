@@ -206,7 +206,9 @@ interface PartsMapper {
             WheelPosition position,
             String tireName,
             Double nominalWidthMm,
-            Double bsdMm) {}
+            Double bsdMm,
+            Instant fittedSince,
+            String rimName) {}
 
     /** All bikes with all their wheels, in or in the shed, those in use first. */
     List<StandRow> stands();

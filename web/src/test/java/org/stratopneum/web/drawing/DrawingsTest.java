@@ -3,10 +3,14 @@ package org.stratopneum.web.drawing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.stratopneum.core.pressure.PressureLimits;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.quantity.GaugePressure;
@@ -87,5 +91,38 @@ class DrawingsTest {
             assertThat(bottom).isCloseTo(wheel.outer(), within(0.1));
             assertThat(wheel.ring() + wheel.thickness() / 2).isCloseTo(wheel.outer(), within(1e-9));
         }
+    }
+
+    /** Later lies to the right, more lies higher, and a line ends where somebody pumped. */
+    @Test
+    void readingsStandInTheirOrderAndAreJoinedOnlyWhileThePressureFallsByItself() {
+        Instant start = Instant.parse("2026-05-01T06:00:00Z");
+        List<ReadingsChart.Reading> readings = List.of(
+                new ReadingsChart.Reading(start, GaugePressure.psi(22), true),
+                new ReadingsChart.Reading(start.plus(Duration.ofDays(3)), GaugePressure.psi(20), false),
+                new ReadingsChart.Reading(start.plus(Duration.ofDays(6)), GaugePressure.psi(22.5), true));
+        ReadingsChart chart = ReadingsChart.of(
+                readings, null, PressureUnit.PSI, ZoneId.of("Europe/Vienna"), start.plus(Duration.ofDays(7)));
+        List<ReadingsChart.Mark> marks = chart.marks();
+        assertThat(marks).extracting(ReadingsChart.Mark::x).isSorted().allMatch(x -> x >= 0 && x <= 640);
+        assertThat(marks.get(1).y()).isGreaterThan(marks.get(0).y());
+        assertThat(marks.get(2).y()).isLessThan(marks.get(0).y());
+        assertThat(chart.falls().replaceAll("[^ML]", "")).isEqualTo("MLM");
+        assertThat(chart.windowTop()).isNull();
+        assertThat(chart.days()).extracting(ReadingsChart.Tick::label).contains("8 May");
+        assertThat(chart.pressures()).hasSizeBetween(2, 7);
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 10, 45, 200, 365, 2000})
+    void anAxisOfDaysIsNeverCrowded(int days) {
+        Instant start = Instant.parse("2026-05-01T06:00:00Z");
+        ReadingsChart chart = ReadingsChart.of(
+                List.of(new ReadingsChart.Reading(start, GaugePressure.psi(22), true)),
+                null,
+                PressureUnit.BAR,
+                ZoneId.of("Europe/Vienna"),
+                start.plus(Duration.ofDays(days)));
+        assertThat(chart.days()).hasSizeBetween(1, 8);
     }
 }

@@ -13,13 +13,16 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.stratopneum.core.agenda.DueReason;
 import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.check.Verdict;
+import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.ChainStep;
 import org.stratopneum.core.pressure.DropSchool;
 import org.stratopneum.core.pressure.Ground;
+import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.pressure.VerdictCode;
@@ -28,6 +31,7 @@ import org.stratopneum.core.quantity.Length;
 import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
+import org.stratopneum.web.bikes.RimBed;
 import org.stratopneum.web.support.RunningApplication;
 
 @ExtendWith(RunningApplication.class)
@@ -50,7 +54,11 @@ class WordingTest {
                         words("drop", DropSchool.values()),
                         words("setup", SetupKind.values()),
                         words("side", PressureWindow.Side.values()),
-                        words("level", Level.values()))
+                        words("level", Level.values()),
+                        words("due", DueReason.values()),
+                        words("casing", Casing.values()),
+                        words("posture", Posture.values()),
+                        words("bed", RimBed.values()))
                 .flatMap(List::stream)
                 .forEach(word -> assertThat(word).isNotBlank());
         ChainStep.ORDER.forEach(code -> {
