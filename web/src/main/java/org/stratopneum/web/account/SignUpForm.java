@@ -20,7 +20,7 @@ import org.stratopneum.core.quantity.PressureUnit;
 record SignUpForm(String name, String password, String email, String zone, String unit, Map<String, String> carried) {
 
     /** One sign in the middle and no blanks; whether it can be reached only a mail would tell. */
-    private static final Pattern EMAIL = Pattern.compile("[^\\s@]{1,64}@[^\\s@]{1,189}");
+    private static final Pattern EMAIL = Pattern.compile("[^\\s@\\p{Cntrl}]{1,64}@[^\\s@\\p{Cntrl}]{1,189}");
 
     private static final Set<String> OWN = Set.of("name", "password", "email", "zone", "unit");
 

@@ -80,6 +80,10 @@ class FitDesk {
         Map<String, String> typed = new TreeMap<>(parameters);
         FormReader reader = new FormReader(typed);
         RimSpec rim = PartDesk.specOf(parts.rim(wheel.rimId()).orElseThrow());
+        if (isOn(wheel, reader.text("shelf"))) {
+            // sent twice
+            return new Outcome(null, List.of());
+        }
         UUID shelf = shelfTire(reader).orElse(null);
         Optional<TireSpec> tire = shelf == null && reader.isBlank("shelf")
                 ? new PartFields(rider.units()).tire(reader, null)
@@ -98,6 +102,13 @@ class FitDesk {
         }
         FitSpec wanted = shelf == null ? fit.get() : fit.get().fromTheShelf(shelf);
         return new Outcome(null, workshop.fit(wheel, wanted, newId, since.orElse(null)));
+    }
+
+    private boolean isOn(PartsMapper.WheelRow wheel, String tire) {
+        return parts.fittings().stream()
+                .filter(PartsMapper.Fitting::fitted)
+                .anyMatch(fitting -> fitting.wheelId().equals(wheel.id())
+                        && fitting.tireId().toString().equals(tire));
     }
 
     /** Faults of a tire from the shelf are said beside the choice: its own fields are not shown to be mended. */
@@ -135,7 +146,7 @@ class FitDesk {
         boolean tooEarly = parts.fittings().stream()
                 .filter(fitting ->
                         fitting.wheelId().equals(wheel.id()) || fitting.tireId().equals(tire))
-                .anyMatch(fitting -> fitting.at().isAfter(at));
+                .anyMatch(fitting -> !fitting.at().isBefore(at));
         if (tooEarly) {
             reader.add(Problem.of("since", "before-the-last-fitting"));
         }

@@ -1,5 +1,6 @@
 package org.stratopneum.web.garage;
 
+import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -7,6 +8,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /** The whole garage on one page, with what goes to rest and comes back. */
 @Controller
@@ -23,8 +25,12 @@ class GarageController {
     }
 
     @GetMapping("/garage")
-    String garage(@RequestParam(required = false) String notice, Model model) {
-        model.addAttribute("garage", desk.garage());
+    String garage(
+            @RequestParam(required = false) String notice,
+            @RequestParam(required = false) List<UUID> written,
+            @RequestParam(required = false) List<UUID> struck,
+            Model model) {
+        model.addAttribute("garage", desk.garage(written, struck));
         model.addAttribute("notice", "in-use".equals(notice) ? "garage.in-use" : null);
         return "garage/garage";
     }
@@ -43,8 +49,9 @@ class GarageController {
 
     @PostMapping("/wheelsets/{id}/mount")
     String mount(@PathVariable UUID id) {
-        workshop.mount(id);
-        return TO_GARAGE;
+        return UriComponentsBuilder.fromUriString(TO_GARAGE)
+                .queryParam("written", workshop.mount(id).toArray())
+                .toUriString();
     }
 
     @PostMapping("/wheelsets/{id}/retire")

@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.logbook.LogOutcomes;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
@@ -25,22 +26,30 @@ class GarageDesk {
     private final PartsMapper parts;
     private final Riders riders;
     private final Logbook logbook;
+    private final LogOutcomes outcomes;
 
-    GarageDesk(PartsMapper parts, Riders riders, Logbook logbook) {
+    GarageDesk(PartsMapper parts, Riders riders, Logbook logbook, LogOutcomes outcomes) {
+        this.outcomes = outcomes;
         this.parts = parts;
         this.riders = riders;
         this.logbook = logbook;
     }
 
+    /**
+     * @param written entries that were just written, or null
+     * @param struck entries that were just struck through, or null
+     */
     @Transactional(readOnly = true)
-    GaragePage garage() {
+    GaragePage garage(List<UUID> written, List<UUID> struck) {
+        Rider rider = riders.self();
         Set<UUID> fitted = fittedTires();
         List<GaragePage.SpareTire> spares = new ArrayList<>();
         List<GaragePage.SpareTire> retired = new ArrayList<>();
         parts.tires().stream()
                 .filter(tire -> !fitted.contains(tire.id()))
                 .forEach(tire -> (tire.retiredOn() == null ? spares : retired).add(spare(tire)));
-        return new GaragePage(bikes(parts.stands(), riders.self().zoneId()), spares, retired);
+        return new GaragePage(
+                bikes(parts.stands(), rider.zoneId()), spares, retired, outcomes.of(written, struck, rider));
     }
 
     static GaragePage.SpareTire spare(PartsMapper.TireRow tire) {
@@ -102,9 +111,7 @@ class GarageDesk {
     /** Retires a wheelset or restores it; one that is in a bike stays. False when it stays. */
     @Transactional
     boolean retireWheelset(UUID id, boolean retire) {
-        boolean isIn = parts.stands().stream()
-                .anyMatch(row -> id.equals(row.wheelsetId()) && Boolean.TRUE.equals(row.mounted()));
-        if (retire && isIn) {
+        if (retire && parts.stands().stream().anyMatch(row -> row.isIn(id))) {
             return false;
         }
         found(parts.retireWheelset(id, retire ? today() : null));

@@ -3,9 +3,14 @@ package org.stratopneum.web.garage;
 import java.util.List;
 import java.util.UUID;
 import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.logbook.LogOutcome;
 
-/** All that a rider has: bikes with their wheels, and the tires that are on none; days of retiring in words, or null. */
-record GaragePage(List<Bike> bikes, List<SpareTire> spares, List<SpareTire> retired) {
+/**
+ * All that a rider has: bikes with their wheels, and the tires that are on none; days of retiring in words, or null.
+ *
+ * @param outcome what was just written, or null
+ */
+record GaragePage(List<Bike> bikes, List<SpareTire> spares, List<SpareTire> retired, LogOutcome outcome) {
 
     record Bike(UUID id, String name, String retiredOn, List<Wheelset> wheelsets) {}
 

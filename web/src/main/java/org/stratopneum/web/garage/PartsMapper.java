@@ -208,7 +208,13 @@ interface PartsMapper {
             Double nominalWidthMm,
             Double bsdMm,
             Instant fittedSince,
-            String rimName) {}
+            String rimName) {
+
+        /** Whether this line tells that {@code wheelset} is in its bike. */
+        boolean isIn(UUID wheelset) {
+            return wheelset.equals(wheelsetId) && Boolean.TRUE.equals(mounted);
+        }
+    }
 
     /** All bikes with all their wheels, in or in the shed, those in use first. */
     List<StandRow> stands();

@@ -86,10 +86,18 @@ public class Workshop {
         }
     }
 
-    /** @throws NotThereException when this rider has no such wheelset */
+    /**
+     * Puts a pair of wheels in; nothing where it is in already.
+     *
+     * @return ids of the entries
+     * @throws NotThereException when this rider has no such wheelset
+     */
     @Transactional
     public List<UUID> mount(UUID wheelsetId) {
         PartsMapper.WheelsetRow wheelset = parts.wheelset(wheelsetId).orElseThrow(NotThereException::new);
+        if (parts.stands().stream().anyMatch(row -> row.isIn(wheelsetId))) {
+            return List.of();
+        }
         return List.of(mount(wheelset.bikeId(), wheelsetId, logbook.now(), riders.self()));
     }
 

@@ -64,25 +64,35 @@ class LogController {
                         Collectors.mapping(row -> wording.line(row, rider), Collectors.toList())));
     }
 
-    /** @param wheel the wheel's page to go back to, or null for the log */
+    /**
+     * @param wheel the wheel's page to go back to, or null
+     * @param from garage to go back there, or null for the log
+     */
     @PostMapping("/log/strike")
-    String strike(@RequestParam List<UUID> entry, @RequestParam(required = false) UUID wheel) {
-        return back(wheel, "struck", logbook.strike(entry));
+    String strike(
+            @RequestParam List<UUID> entry,
+            @RequestParam(required = false) UUID wheel,
+            @RequestParam(required = false) String from) {
+        return back(wheel, from, "struck", logbook.strike(entry));
     }
 
+    /** Goes back as {@link #strike} does. */
     @PostMapping("/log/put-back")
-    String putBack(@RequestParam List<UUID> entry, @RequestParam(required = false) UUID wheel) {
-        return back(wheel, "written", logbook.putBack(entry));
+    String putBack(
+            @RequestParam List<UUID> entry,
+            @RequestParam(required = false) UUID wheel,
+            @RequestParam(required = false) String from) {
+        return back(wheel, from, "written", logbook.putBack(entry));
     }
 
-    private static String back(UUID wheel, String outcome, List<UUID> entries) {
-        if (wheel == null) {
+    private static String back(UUID wheel, String from, String outcome, List<UUID> entries) {
+        if (wheel == null && !"garage".equals(from)) {
             return "redirect:/log";
         }
+        String page = wheel == null ? "/garage" : "/wheels/" + wheel;
         return "redirect:"
-                + UriComponentsBuilder.fromPath("/wheels/{id}")
+                + UriComponentsBuilder.fromPath(page)
                         .queryParam(outcome, entries.toArray())
-                        .buildAndExpand(wheel)
                         .toUriString();
     }
 }

@@ -39,7 +39,7 @@ public class LogOutcomes {
         }
         List<String> lines = rows.stream()
                 .map(row -> wording.line(row, rider))
-                .map(line -> line.where() + " " + line.what())
+                .map(line -> (line.where() + " " + line.what()).strip())
                 .toList();
         return new LogOutcome(
                 wasStruck,

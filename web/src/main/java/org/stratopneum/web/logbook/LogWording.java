@@ -35,12 +35,9 @@ public class LogWording {
                 row.supersedes() != null && !row.struck());
     }
 
-    /** "rear", "front", or the wheelset where the entry is about both wheels. */
+    /** "rear" or "front"; nothing where the entry is about both wheels. */
     private String where(LogRow row) {
-        if (row.wheelPosition() == null) {
-            return row.wheelsetName() == null ? "" : row.wheelsetName();
-        }
-        return wording.text("position." + row.wheelPosition());
+        return row.wheelPosition() == null ? "" : wording.text("position." + row.wheelPosition());
     }
 
     private String what(LogRow row) {

@@ -1,10 +1,10 @@
 package org.stratopneum.web.page;
 
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import org.springframework.http.HttpStatus;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.stratopneum.web.fault.ChangedMeanwhileException;
 import org.stratopneum.web.logbook.LogConflictException;
 
@@ -12,10 +12,9 @@ import org.stratopneum.web.logbook.LogConflictException;
 @ControllerAdvice
 class PageFaults {
 
+    /** By the container's way to our error page, which has the frame of every other. */
     @ExceptionHandler({LogConflictException.class, ChangedMeanwhileException.class})
-    @ResponseStatus(HttpStatus.CONFLICT)
-    String conflict(Model model) {
-        model.addAttribute("status", HttpStatus.CONFLICT.value());
-        return "error";
+    void conflict(HttpServletResponse response) throws IOException {
+        response.sendError(HttpStatus.CONFLICT.value());
     }
 }

@@ -41,6 +41,12 @@ public class DemoEntry extends OncePerRequestFilter {
         chain.doFilter(request, response);
     }
 
+    /** Error pages have the same frame as all others, so they are for the same rider. */
+    @Override
+    protected boolean shouldNotFilterErrorDispatch() {
+        return false;
+    }
+
     static boolean isFromThisMachine(HttpServletRequest request) {
         return isLoopbackAddress(request.getRemoteAddr())
                 && isLoopbackName(request.getHeader("Host"))

@@ -177,6 +177,10 @@ public final class FormReader {
             add(new Problem(field, "too-long", (double) longest, (double) text.length(), null));
             return Optional.empty();
         }
+        if (text.chars().anyMatch(Character::isISOControl)) {
+            fault(field, "not-readable");
+            return Optional.empty();
+        }
         return text.isEmpty() ? Optional.empty() : Optional.of(text);
     }
 

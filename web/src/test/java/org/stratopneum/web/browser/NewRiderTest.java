@@ -97,7 +97,7 @@ class NewRiderTest {
         new Select(browser.find("#ground1")).selectByValue("FINE_GRAVEL");
         browser.waitFor(there -> browser.all("#rear-size-note input").size() == 2);
         browser.waitFor(there -> browser.text("#fault-rear-size").contains("choose the one"));
-        browser.find("input[value='37-590']").click();
+        browser.waitFor(there -> clicked("input[value='37-590']"));
         waitForTold("#told-rear");
         browser.press("#keep");
         browser.open(site.address() + "/garage");
@@ -228,6 +228,10 @@ class NewRiderTest {
         browser.press("#keep");
         assertThat(browser.text("main")).contains("Winter", "on the wall");
         browser.press("form[action$='/mount'] button");
+        assertThat(browser.text(".outcome")).isEqualTo("Written: put in Winter\nUndo");
+        browser.press("#undo");
+        assertThat(browser.text(".outcome")).contains("Struck through");
+        browser.press("#undo");
         browser.open(site.address() + "/");
         assertThat(browser.text("main")).contains("wheels: Winter", "42-622");
 
@@ -301,6 +305,16 @@ class NewRiderTest {
         new Select(browser.find("#ground1")).selectByValue("CROSS_COUNTRY");
         browser.type("#rider", "70");
         browser.type("#bike", "13");
+    }
+
+    /** Whether it could be clicked; what the page is just putting in place cannot. */
+    private boolean clicked(String css) {
+        try {
+            browser.find(css).click();
+            return true;
+        } catch (StaleElementReferenceException exception) {
+            return false;
+        }
     }
 
     private String waitForTold(String css) {

@@ -102,7 +102,7 @@ class CorrectionsTest {
                         "since",
                         TODAY.minusDays(20).toString()));
         assertThat(before.statusCode()).isEqualTo(422);
-        assertThat(before.body()).contains("lies before what the log knows");
+        assertThat(before.body()).contains("must come after what the log knows");
     }
 
     /** Sent twice, as by an impatient finger, a fitting is written once. */

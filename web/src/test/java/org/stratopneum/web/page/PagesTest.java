@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
 
 @ExtendWith(RunningApplication.class)
 class PagesTest {
@@ -76,6 +77,21 @@ class PagesTest {
         HttpResponse<String> page = site.get(path);
         assertThat(page.statusCode()).isEqualTo(status);
         assertThat(page.body()).contains("To the bikes").doesNotContain("Exception", "\tat ", "null");
+    }
+
+    /** What cannot be kept is said beside its field, not by the database. */
+    @Test
+    void aNameWithAnUnreadableSignIsAFaultOfItsField() {
+        HttpResponse<String> page =
+                site.postForm("/bikes/new", "/bikes", TypedBike.with("name", "Plo\u0000ver", "rear-tire", "a\u0007b"));
+        assertThat(page.statusCode()).isEqualTo(422);
+        assertThat(page.body().split("holds signs that cannot be read", -1).length)
+                .isGreaterThan(3);
+    }
+
+    @Test
+    void anErrorPageHasTheFrameOfEveryOther() {
+        assertThat(site.get("/nothing").body()).contains("href=\"/garage\"", "Demo garage");
     }
 
     @ParameterizedTest
