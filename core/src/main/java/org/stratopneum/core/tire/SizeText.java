@@ -35,8 +35,7 @@ public final class SizeText {
 
     /**
      * @param typed what was typed, or null
-     * @return the one size that it means; several where it does not tell, those of fractions with the smaller bead seat first; none where
-     *     it cannot be read
+     * @return the one size that it means; several where it does not tell, each once; none where it cannot be read
      */
     public static List<TireSize> read(String typed) {
         if (typed == null || typed.length() > LONGEST) {

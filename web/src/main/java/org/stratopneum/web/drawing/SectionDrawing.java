@@ -11,18 +11,22 @@ import org.stratopneum.web.wording.QuantityText;
  *
  * @param casing SVG path of the arc
  * @param rim SVG path of the rim's profile
+ * @param valve SVG path of a valve as wheels of this kind have
  * @param tape SVG path of the tape over the bed, or null
  * @param tube SVG path of a tube inside, or null
  * @param left half of the drawing's width (mm)
  * @param top height of the drawing above the bead seats (mm)
+ * @param bottom depth of the rim's lowest point below the bead seats (mm): as entered, else usual
  */
 public record SectionDrawing(
         String casing,
         String rim,
+        String valve,
         String tape,
         String tube,
         double left,
         double top,
+        double bottom,
         double radius,
         double height,
         double halfRim,
@@ -38,46 +42,41 @@ public record SectionDrawing(
     private static final double TUBE_INSET_MM = 2;
     private static final double ROOM_FOR_DIMENSIONS_MM = 22;
 
-    /** Depth of the drawing below the bead seats (mm). */
-    public static final double BELOW = 36;
+    /** Depth of a rim of which nothing is known (mm). */
+    private static final double USUAL_DEPTH_MM = 20;
 
-    /** A valve of 6 mm in the middle of the bed, with its head inside and its nut below the rim; of no particular make. */
-    private static final String VALVE =
-            "M -4.5 2.6 H 4.5 V 4 H 3 V 14 H 5.5 V 17 H 3 V 23 H -3 V 17 H -5.5 V 14 H -3 V 4" + " H -4.5 Z";
+    /** Less than this a rim with a well cannot be drawn (mm). */
+    private static final double LEAST_DEPTH_MM = 14;
 
-    public static SectionDrawing of(TireSection section, boolean hookless, RiderUnit unit) {
+    /** What a rim is like, and what lies in it. */
+    public record Inside(boolean hookless, Double rimDepthMm, boolean taped, boolean tubed) {
+
+        /** Depth of the rim's lowest point below the bead seats (mm). */
+        private double bottom() {
+            double depth = rimDepthMm == null ? USUAL_DEPTH_MM : rimDepthMm;
+            return Math.max(depth, LEAST_DEPTH_MM) - WALL_HEIGHT_MM;
+        }
+    }
+
+    public static SectionDrawing of(TireSection section, Inside inside, RiderUnit unit) {
         double radius = section.inflatedWidth().mm() / 2;
         double half = section.rimInternalWidthMm() / 2;
+        double bottom = inside.bottom();
         return new SectionDrawing(
                 path("M %.2f 0 A %.3f %.3f 0 1 1 %.2f 0", -half, radius, radius, half),
-                rimPath(half, hookless),
-                null,
-                null,
+                rimPath(half, bottom, inside.hookless()),
+                valvePath(bottom),
+                inside.taped() ? tapePath(half) : null,
+                inside.tubed() ? tubePath(radius, half) : null,
                 Math.max(radius, half + WALL_MM) + ROOM_FOR_DIMENSIONS_MM,
                 section.height().mm() + ROOM_FOR_DIMENSIONS_MM,
+                bottom,
                 radius,
                 section.height().mm(),
                 half,
                 QuantityText.text(section.inflatedWidth().mm(), unit),
                 QuantityText.text(section.height().mm(), unit),
                 QuantityText.text(section.rimInternalWidthMm(), unit));
-    }
-
-    /** The same with what lies inside: tape over the bed, or a tube. */
-    public SectionDrawing with(boolean taped, boolean tubed) {
-        return new SectionDrawing(
-                casing,
-                rim,
-                taped ? tapePath(halfRim) : null,
-                tubed ? tubePath(radius, halfRim) : null,
-                left,
-                top,
-                radius,
-                height,
-                halfRim,
-                widthText,
-                heightText,
-                rimText);
     }
 
     /** Tape from wall to wall through the well, a little above the bed so that both are seen. */
@@ -106,28 +105,35 @@ public record SectionDrawing(
         return path("M %.2f -1.5 A %.3f %.3f 0 1 1 %.2f -1.5 Z", -foot, inner, inner, foot);
     }
 
-    private static String rimPath(double half, boolean hookless) {
+    private static String rimPath(double half, double bottom, boolean hookless) {
         double inner = hookless ? half : half - HOOK_MM;
         double outer = half + WALL_MM;
+        double shoulder = Math.min(WELL_MM + 4, bottom);
         String leftWall = path(
                 "M %.2f %.2f L %.2f %.2f L %.2f %.2f L %.2f 0",
-                -outer, WELL_MM + 4, -outer, -WALL_HEIGHT_MM, -inner, -WALL_HEIGHT_MM, -half);
+                -outer, shoulder, -outer, -WALL_HEIGHT_MM, -inner, -WALL_HEIGHT_MM, -half);
         String well = path(
                 " L %.2f 0 L %.2f %.2f L %.2f %.2f L %.2f 0",
                 -half * 0.62, -half * 0.5, WELL_MM, half * 0.5, WELL_MM, half * 0.62);
         String rightWall = path(
                 " L %.2f 0 L %.2f %.2f L %.2f %.2f L %.2f %.2f",
-                half, inner, -WALL_HEIGHT_MM, outer, -WALL_HEIGHT_MM, outer, WELL_MM + 4);
-        return leftWall + well + rightWall + path(" L %.2f %.2f L %.2f %.2f Z", half * 0.45, 14.0, -half * 0.45, 14.0);
+                half, inner, -WALL_HEIGHT_MM, outer, -WALL_HEIGHT_MM, outer, shoulder);
+        return leftWall
+                + well
+                + rightWall
+                + path(" L %.2f %.2f L %.2f %.2f Z", half * 0.45, bottom, -half * 0.45, bottom);
+    }
+
+    /** A valve of 6 mm in the middle of the bed, with its head inside and its nut below the rim; of no particular make. */
+    private static String valvePath(double bottom) {
+        return path(
+                "M -4.5 2.6 H 4.5 V 4 H 3 V %1$.2f H 5.5 V %2$.2f H 3 V %3$.2f H -3 V %2$.2f H -5.5 V %1$.2f H -3 V 4"
+                        + " H -4.5 Z",
+                bottom, bottom + 3, bottom + 9);
     }
 
     private static String path(String format, Object... numbers) {
         return String.format(Locale.ROOT, format, numbers);
-    }
-
-    /** A valve as wheels of this kind have. */
-    public String valve() {
-        return VALVE;
     }
 
     /** The slanted strokes at both ends of a dimension line. */
@@ -137,6 +143,6 @@ public record SectionDrawing(
     }
 
     public String viewBox() {
-        return path("%.1f %.1f %.1f %.1f", -left, -top, 2 * left, top + BELOW);
+        return path("%.1f %.1f %.1f %.1f", -left, -top, 2 * left, top + bottom + ROOM_FOR_DIMENSIONS_MM);
     }
 }

@@ -105,9 +105,6 @@ interface PartsMapper {
             """)
     Optional<WheelsetRow> wheelset(UUID id);
 
-    @Update("update wheelset set name = #{name}, version = version + 1 where id = #{id} and version = #{version}")
-    int renameWheelset(UUID id, String name, int version);
-
     @Update("update wheelset set retired_on = #{on}, version = version + 1 where id = #{id}")
     int retireWheelset(UUID id, LocalDate on);
 

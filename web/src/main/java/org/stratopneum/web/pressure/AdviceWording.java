@@ -97,10 +97,10 @@ public class AdviceWording {
                 PressureScale.of(
                         advice.blocked() ? null : told.at(wheel.position()), window, advice.limits(), read, unit),
                 SectionDrawing.of(
-                                advice.section(),
-                                wheel.rim().hookless(),
-                                reader.units().length())
-                        .with(wheel.taped(), wheel.tubed()));
+                        advice.section(),
+                        new SectionDrawing.Inside(
+                                wheel.rim().hookless(), wheel.rim().depthMm(), wheel.taped(), wheel.tubed()),
+                        reader.units().length()));
     }
 
     private WheelPanel.LastReading reading(WheelStanding.Reading reading, PressureWindow window, Reader reader) {

@@ -173,8 +173,11 @@ class WheelDesk {
 
     private static SectionDrawing sectionOf(WheelStanding wheel, Rider rider) {
         return wheel.tireOnRim()
-                .map(tire -> SectionDrawing.of(tire.section(), wheel.rim().hookless(), rider.lengthUnit())
-                        .with(wheel.taped(), wheel.tubed()))
+                .map(tire -> SectionDrawing.of(
+                        tire.section(),
+                        new SectionDrawing.Inside(
+                                wheel.rim().hookless(), wheel.rim().depthMm(), wheel.taped(), wheel.tubed()),
+                        rider.lengthUnit()))
                 .orElse(null);
     }
 

@@ -70,14 +70,16 @@ class DrawingsTest {
     @Test
     void theSectionIsDrawnToScale() {
         TireSection section = new TireOnRim(57, 622, null, 30, null).section();
-        SectionDrawing drawing = SectionDrawing.of(section, false, RiderUnit.MM);
+        SectionDrawing drawing = SectionDrawing.of(section, inside(false, null), RiderUnit.MM);
         assertThat(drawing.radius() * 2).isCloseTo(section.inflatedWidth().mm(), within(1e-9));
         assertThat(drawing.height()).isCloseTo(section.height().mm(), within(1e-9));
         assertThat(drawing.casing()).isEqualTo("M -15.00 0 A 28.500 28.500 0 1 1 15.00 0");
         assertThat(drawing.widthText()).isEqualTo("57.0 mm");
-        assertThat(SectionDrawing.of(section, false, RiderUnit.IN).widthText()).isEqualTo("2.24 in");
+        assertThat(SectionDrawing.of(section, inside(false, null), RiderUnit.IN).widthText())
+                .isEqualTo("2.24 in");
         assertThat(drawing.rim())
-                .isNotEqualTo(SectionDrawing.of(section, true, RiderUnit.MM).rim());
+                .isNotEqualTo(SectionDrawing.of(section, inside(true, null), RiderUnit.MM)
+                        .rim());
     }
 
     @Test
@@ -91,6 +93,26 @@ class DrawingsTest {
             assertThat(bottom).isCloseTo(wheel.outer(), within(0.1));
             assertThat(wheel.ring() + wheel.thickness() / 2).isCloseTo(wheel.outer(), within(1e-9));
         }
+    }
+
+    @Test
+    void theSectionShowsWhatLiesInsideAndHowDeepTheRimIs() {
+        TireSection section = new TireOnRim(42, 622, null, 25.0, null).section();
+        SectionDrawing deep = SectionDrawing.of(section, inside(true, 45.0), RiderUnit.MM);
+        assertThat(deep.bottom())
+                .as("the walls stand 6 mm above the bead seats")
+                .isEqualTo(39);
+        assertThat(deep.tape()).isNotNull();
+        assertThat(deep.tube()).isNull();
+        SectionDrawing tubed =
+                SectionDrawing.of(section, new SectionDrawing.Inside(true, null, false, true), RiderUnit.MM);
+        assertThat(tubed.tape()).isNull();
+        assertThat(tubed.tube()).isNotNull();
+        assertThat(tubed.bottom()).isLessThan(deep.bottom());
+    }
+
+    private static SectionDrawing.Inside inside(boolean hookless, Double depthMm) {
+        return new SectionDrawing.Inside(hookless, depthMm, true, false);
     }
 
     /** Later lies to the right, more lies higher, and a line ends where somebody pumped. */

@@ -1,0 +1,50 @@
+package org.stratopneum.web.browser;
+
+import java.util.UUID;
+import org.openqa.selenium.support.ui.Select;
+import org.stratopneum.web.support.Site;
+
+/** A rider who has just come, at a browser. */
+record Newcomer(Browser browser, Site site) {
+
+    private static final String PASSWORD = "pumice under the lichen";
+
+    void signsUp() {
+        browser.open(site.address() + "/sign-up");
+        fillsInTheSignUp();
+    }
+
+    /** On the page that is open, with whatever it carries along. */
+    void fillsInTheSignUp() {
+        browser.type("#name", "Rider " + UUID.randomUUID().toString().substring(0, 13));
+        browser.type("#password", PASSWORD);
+        browser.find("#enter").click();
+        browser.waitFor(there -> !browser.all("#go").isEmpty());
+        browser.find("#go").click();
+        browser.waitFor(there -> browser.all("#go").isEmpty());
+    }
+
+    /** Fills in what is asked of every bike, as printed and as weighed. */
+    void typesTheBike() {
+        new Select(browser.find("#posture")).selectByValue("MOUNTAIN");
+        browser.type("#rear-size", "29x2.25");
+        browser.type("#rear-rimWidth", "30");
+        browser.type("#rear-tireMax", "50");
+        new Select(browser.find("#ground1")).selectByValue("CROSS_COUNTRY");
+        browser.type("#rider", "70");
+        browser.type("#bike", "13");
+    }
+
+    /** An account, and a bike called Plover in it. */
+    void entersABike() {
+        signsUp();
+        browser.press("#new-bike");
+        browser.type("#name", "Plover");
+        typesTheBike();
+        browser.press("#keep");
+    }
+
+    String value(String css) {
+        return browser.find(css).getAttribute("value");
+    }
+}
