@@ -40,7 +40,7 @@ class ArchitectureTest {
             .resideInAnyPackage("..core.check..", "..core.quantity..", "..core.tire..", "..core.air..")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("..core.pressure..", "..core.agenda..");
+            .resideInAnyPackage("..core.pressure..", "..core.agenda..", "..core.fit..", "..core.sealant..");
 
     @ArchTest
     static final ArchRule nobodySeesTheAgenda = classes()

@@ -2,6 +2,7 @@ package org.stratopneum.web.bikes;
 
 import java.time.Instant;
 import java.util.UUID;
+import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.DropSchool;
 import org.stratopneum.core.pressure.Posture;

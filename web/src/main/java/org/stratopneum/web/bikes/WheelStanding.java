@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.pressure.SetupKind;

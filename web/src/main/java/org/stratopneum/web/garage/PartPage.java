@@ -2,10 +2,10 @@ package org.stratopneum.web.garage;
 
 import java.util.List;
 import java.util.UUID;
+import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.tire.TireSize;
-import org.stratopneum.web.bikes.RimBed;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.wording.FormView;
 import org.stratopneum.web.wording.Units;

@@ -11,9 +11,9 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Ground;
-import org.stratopneum.web.bikes.RimBed;
 import org.stratopneum.web.bikes.WheelPosition;
 
 /** Bikes, wheelsets, wheels, rims and tires as rows; what is fitted where is in the log. */

@@ -2,7 +2,7 @@ package org.stratopneum.web.garage;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import org.stratopneum.web.bikes.RimBed;
+import org.stratopneum.core.fit.RimBed;
 
 /**
  * A rim as it is entered.

@@ -2,9 +2,9 @@ package org.stratopneum.web.garage;
 
 import java.util.Optional;
 import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.tire.TireOnRim;
-import org.stratopneum.web.bikes.RimBed;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.Units;
 

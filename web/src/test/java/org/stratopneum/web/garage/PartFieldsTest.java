@@ -16,12 +16,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.tire.TireSize;
-import org.stratopneum.web.bikes.RimBed;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.Units;
 

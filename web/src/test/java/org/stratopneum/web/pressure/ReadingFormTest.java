@@ -13,13 +13,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
+import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.DropSchool;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.RimBed;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
 

@@ -18,6 +18,7 @@ import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.check.Verdict;
+import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.ChainStep;
 import org.stratopneum.core.pressure.DropSchool;
@@ -31,7 +32,6 @@ import org.stratopneum.core.quantity.Length;
 import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
-import org.stratopneum.web.bikes.RimBed;
 import org.stratopneum.web.support.RunningApplication;
 
 @ExtendWith(RunningApplication.class)

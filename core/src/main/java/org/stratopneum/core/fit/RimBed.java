@@ -1,4 +1,4 @@
-package org.stratopneum.web.bikes;
+package org.stratopneum.core.fit;
 
 /** What a rim offers a tubeless tire. */
 public enum RimBed {

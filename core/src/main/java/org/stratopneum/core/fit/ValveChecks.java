@@ -1,0 +1,73 @@
+package org.stratopneum.core.fit;
+
+import org.stratopneum.core.check.Level;
+import org.stratopneum.core.quantity.Length;
+
+/** Valve and rim: length, hole, and whether sealant can go in through the stem. */
+final class ValveChecks {
+
+    /** How far a valve stands out of the rim so that a pump head holds, and so that it is comfortable (mm). */
+    private static final double FOR_A_PUMP_HEAD_MM = 15;
+
+    private static final double FOR_COMFORT_MM = 20;
+
+    /** A hole from here on is drilled for the wide valve (8.5 mm, against 6.5 mm for the thin one; between, our judgement). */
+    private static final double WIDE_HOLE_MM = 7.5;
+
+    private ValveChecks() {}
+
+    static void check(FitCase parts, FitCheck.Gathering gathering) {
+        length(parts, gathering);
+        hole(parts, gathering);
+        core(parts, gathering);
+    }
+
+    private static void length(FitCase parts, FitCheck.Gathering gathering) {
+        Double depth = parts.rim().depthMm();
+        Double length = parts.valve() == null ? null : parts.valve().lengthMm();
+        if (depth == null || length == null) {
+            gathering.unchecked(FitCheck.Unchecked.VALVE_LENGTH);
+            return;
+        }
+        Object[] details = {Length.mm(length), Length.mm(depth), Length.mm(depth + FOR_COMFORT_MM)};
+        if (length < depth + FOR_A_PUMP_HEAD_MM) {
+            gathering.add(Level.BLOCKS, FitCode.VALVE_TOO_SHORT, details);
+        } else if (length < depth + FOR_COMFORT_MM) {
+            gathering.add(Level.WARNS, FitCode.VALVE_JUST_LONG_ENOUGH, details);
+        } else {
+            gathering.add(Level.FINE, FitCode.VALVE_LONG_ENOUGH, details);
+        }
+    }
+
+    private static void hole(FitCase parts, FitCheck.Gathering gathering) {
+        Double hole = parts.rim().valveHoleMm();
+        ValveKind kind = parts.valve() == null ? null : parts.valve().kind();
+        if (hole == null || kind == null) {
+            gathering.unchecked(FitCheck.Unchecked.VALVE_HOLE);
+            return;
+        }
+        boolean wideHole = hole >= WIDE_HOLE_MM;
+        if (kind == ValveKind.SCHRADER && !wideHole) {
+            gathering.add(Level.BLOCKS, FitCode.VALVE_TOO_WIDE, Length.mm(hole));
+        } else if (kind == ValveKind.PRESTA && wideHole) {
+            gathering.add(Level.WARNS, FitCode.VALVE_NEEDS_SLEEVE, Length.mm(hole));
+        } else {
+            gathering.add(Level.FINE, FitCode.VALVE_FITS_HOLE, Length.mm(hole));
+        }
+    }
+
+    /** Only sealant wants a core that comes out; a plain tube does without. */
+    private static void core(FitCase parts, FitCheck.Gathering gathering) {
+        if (!parts.tubeless()) {
+            return;
+        }
+        Boolean removable = parts.valve() == null ? null : parts.valve().removableCore();
+        if (removable == null) {
+            gathering.unchecked(FitCheck.Unchecked.VALVE_CORE);
+        } else if (removable) {
+            gathering.add(Level.FINE, FitCode.CORE_REMOVABLE);
+        } else {
+            gathering.add(Level.WARNS, FitCode.CORE_FIXED);
+        }
+    }
+}

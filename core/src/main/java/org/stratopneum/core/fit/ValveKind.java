@@ -1,0 +1,9 @@
+package org.stratopneum.core.fit;
+
+/** Kinds of valves. */
+public enum ValveKind {
+    /** The thin one, for a hole of 6.5 mm. */
+    PRESTA,
+    /** The wide one, for a hole of 8.5 mm. */
+    SCHRADER
+}

@@ -1,0 +1,62 @@
+package org.stratopneum.core.sealant;
+
+import org.stratopneum.core.tire.TireSection;
+
+/**
+ * How much sealant goes into a tire: a mean film on the inner surface, dose (ml) = film (mm) * S (cm2) / 10, with what a
+ * casing, a new tire and an insert take up (rules of thumb). It leaves out what the maker prints, which wins, and how
+ * dry the air is.
+ *
+ * @param exactMl the dose, unrounded (ml)
+ * @param minimumMl least that still works, for a film of 0.10 mm without what is taken up (ml)
+ */
+public record SealantDose(double exactMl, double minimumMl) {
+
+    /** Below this film a tire wants a refresh (mm; model). */
+    private static final double WORKING_FILM_MM = 0.10;
+
+    private static final double NOT_MADE_TUBELESS = 1.5;
+    private static final double BRAND_NEW = 1.1;
+    private static final double INSERT_ML = 25;
+    private static final double CM2_MM_PER_ML = 10;
+    private static final double STEP_ML = 5;
+
+    /**
+     * What takes up more than the film.
+     *
+     * @param tubelessCasing whether the casing was made for tubeless; else it seeps through
+     * @param insert whether an insert is in the tire
+     * @param newTire whether the tire is brand-new and drinks some
+     */
+    public record Extras(boolean tubelessCasing, boolean insert, boolean newTire) {
+        public static final Extras NONE = new Extras(true, false, false);
+    }
+
+    public static SealantDose of(TireSection section, DoseSchool school, Extras extras) {
+        double dose = filmMl(section, school.filmMm());
+        if (!extras.tubelessCasing()) {
+            dose *= NOT_MADE_TUBELESS;
+        }
+        if (extras.newTire()) {
+            dose *= BRAND_NEW;
+        }
+        if (extras.insert()) {
+            dose += INSERT_ML;
+        }
+        return new SealantDose(dose, filmMl(section, WORKING_FILM_MM));
+    }
+
+    /** @return the dose of the table, without extras (ml) */
+    public static double inTable(TireSection section, DoseSchool school) {
+        return filmMl(section, school.filmMm());
+    }
+
+    private static double filmMl(TireSection section, double filmMm) {
+        return filmMm * section.innerSurfaceCm2() / CM2_MM_PER_ML;
+    }
+
+    /** @return the dose as it is measured out, to the nearest 5 (ml) */
+    public double roundedMl() {
+        return STEP_ML * Math.round(exactMl / STEP_ML);
+    }
+}

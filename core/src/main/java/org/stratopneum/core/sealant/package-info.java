@@ -1,0 +1,2 @@
+/** Liquid sealant: how much a tire wants. */
+package org.stratopneum.core.sealant;
