@@ -15,7 +15,7 @@ import org.stratopneum.core.quantity.GaugePressure;
  */
 public record ChargeChamber(GaugePressure pressure, List<Verdict> verdicts) {
 
-    public static final Range CHAMBER_L = Range.above(0, 10, "l");
+    public static final Range CHAMBER_L = Range.closed(0.05, 10, "l");
 
     /** Pressure, ceiling, most to charge the chamber to (GaugePressure). */
     public static final String ABOVE_CEILING = "chamber-above-ceiling";

@@ -22,6 +22,7 @@ final class JsonFields {
 
     static final String UNKNOWN_FIELD = "unknown-field";
     static final String UNKNOWN_VALUE = "unknown-value";
+    static final String NOT_WHOLE = "not-whole";
 
     private final JsonNode node;
     private final String path;
@@ -105,15 +106,47 @@ final class JsonFields {
     }
 
     boolean flag(String field) {
+        return flag(field, false);
+    }
+
+    boolean flag(String field, boolean otherwise) {
+        Boolean value = optionalFlag(field);
+        return value == null ? otherwise : value;
+    }
+
+    Boolean optionalFlag(String field) {
         JsonNode value = present(field).orElse(null);
         if (value == null) {
-            return false;
+            return null;
         }
         if (!value.isBoolean()) {
             problems.add(Problem.of(at(field), Problem.WRONG_TYPE));
-            return false;
+            return null;
         }
         return value.asBoolean();
+    }
+
+    /** A flag that must be there. */
+    boolean requiredFlag(String field) {
+        if (!has(field)) {
+            missing(field);
+        }
+        return flag(field);
+    }
+
+    /** A whole number; a fault where it is broken. */
+    int whole(String field, Range range, int otherwise) {
+        Integer value = optionalWhole(field, range);
+        return value == null ? otherwise : value;
+    }
+
+    Integer optionalWhole(String field, Range range) {
+        Double value = optionalNumber(field, range);
+        if (value != null && value != Math.rint(value)) {
+            problems.add(Problem.of(at(field), NOT_WHOLE));
+            return null;
+        }
+        return value == null ? null : value.intValue();
     }
 
     <E extends Enum<E>> Optional<E> choice(String field, Class<E> type) {
@@ -151,6 +184,11 @@ final class JsonFields {
             value = null;
         }
         return child(value, at(field));
+    }
+
+    /** An object that may be absent; then empty. */
+    Optional<JsonFields> optionalObject(String field) {
+        return has(field) ? Optional.of(object(field)) : Optional.empty();
     }
 
     /** The objects of a list that must be there. */

@@ -6,32 +6,24 @@ import java.util.List;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
-import org.stratopneum.core.check.Level;
-import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.ChainStep;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.pressure.WheelAdvice;
-import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.wording.Units;
-import org.stratopneum.web.wording.VerdictWording;
 import org.stratopneum.web.wording.Wording;
 
 /** What to set front and rear, with steps and verdicts. */
 @RestController
 class PressureAdviceCalculator {
 
-    /** Pressures in sentences come in bar with psi beside; the numbers of the answer are kPa. */
-    private static final Units UNITS_OF_SENTENCES = Units.metric(PressureUnit.BAR);
-
     private final JsonBody json;
     private final Wording wording;
-    private final VerdictWording verdictWording;
+    private final VerdictAnswers verdictAnswers;
 
-    PressureAdviceCalculator(JsonBody json, Wording wording, VerdictWording verdictWording) {
+    PressureAdviceCalculator(JsonBody json, Wording wording, VerdictAnswers verdictAnswers) {
         this.json = json;
         this.wording = wording;
-        this.verdictWording = verdictWording;
+        this.verdictAnswers = verdictAnswers;
     }
 
     record Answer(WheelAnswer front, WheelAnswer rear) {}
@@ -48,11 +40,9 @@ class PressureAdviceCalculator {
             double loadKg,
             List<StepAnswer> steps,
             double strikeIndexCm,
-            List<VerdictAnswer> verdicts) {}
+            List<VerdictAnswers.Answer> verdicts) {}
 
     record StepAnswer(String code, String name, Double factor, double gaugeKpa) {}
-
-    record VerdictAnswer(Level level, String code, String message, String fix) {}
 
     @PostMapping(path = "/api/v1/calc/pressure/advice", consumes = MediaType.APPLICATION_JSON_VALUE)
     Answer advice(HttpServletRequest request) throws IOException {
@@ -75,7 +65,7 @@ class PressureAdviceCalculator {
                 advice.wheel().load().kg(),
                 advice.steps().stream().map(this::step).toList(),
                 advice.strikeIndexCm(advice.pressure()),
-                advice.verdicts().stream().map(this::verdict).toList());
+                verdictAnswers.of(advice.verdicts()));
     }
 
     private StepAnswer step(ChainStep step) {
@@ -84,13 +74,5 @@ class PressureAdviceCalculator {
                 wording.text("step." + step.code()),
                 step.factor(),
                 step.pressure().kpa());
-    }
-
-    private VerdictAnswer verdict(Verdict verdict) {
-        return new VerdictAnswer(
-                verdict.level(),
-                verdict.code(),
-                verdictWording.message(verdict, UNITS_OF_SENTENCES),
-                verdictWording.fix(verdict, UNITS_OF_SENTENCES));
     }
 }

@@ -10,17 +10,25 @@ import java.lang.reflect.Field;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.stratopneum.core.air.ChargeChamber;
 import org.stratopneum.core.check.Level;
+import org.stratopneum.core.fit.FitCheck;
+import org.stratopneum.core.fit.FitCode;
+import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.TapeStart;
+import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.ChainStep;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.pressure.VerdictCode;
+import org.stratopneum.core.sealant.DoseSchool;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import tools.jackson.databind.JsonNode;
@@ -128,12 +136,23 @@ class OpenApiTest {
         assertThat(words("/components/schemas/Setup/properties/casing")).isEqualTo(names(Casing.values()));
         assertThat(words("/components/schemas/AdviceQuestion/properties/posture"))
                 .isEqualTo(names(Posture.values()));
+        assertThat(words("/components/schemas/DoseQuestion/properties/school")).isEqualTo(names(DoseSchool.values()));
+        assertThat(words("/components/schemas/TapeQuestion/properties/start")).isEqualTo(names(TapeStart.values()));
+        assertThat(words("/components/schemas/FitRim/properties/tubeless")).isEqualTo(names(RimBed.values()));
+        assertThat(words("/components/schemas/FitValve/properties/kind")).isEqualTo(names(ValveKind.values()));
+        assertThat(words("/components/schemas/Fit/properties/unchecked/items"))
+                .isEqualTo(Arrays.stream(FitCheck.Unchecked.values())
+                        .map(check -> check.name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                        .toList());
         assertThat(words("/components/schemas/Verdict/properties/level")).isEqualTo(names(Level.values()));
         assertThat(words("/components/schemas/Step/properties/code")).isEqualTo(ChainStep.ORDER);
         List<String> codes = new ArrayList<>();
-        for (Field field : VerdictCode.class.getFields()) {
-            codes.add((String) field.get(null));
+        for (Class<?> named : List.of(VerdictCode.class, FitCode.class)) {
+            for (Field field : named.getFields()) {
+                codes.add((String) field.get(null));
+            }
         }
+        codes.addAll(List.of(ChargeChamber.ABOVE_CEILING, ChargeChamber.MAY_NOT_SEAT, ChargeChamber.FINE));
         assertThat(words("/components/schemas/Verdict/properties/code")).isEqualTo(codes);
     }
 

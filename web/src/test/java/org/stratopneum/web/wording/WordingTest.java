@@ -18,7 +18,10 @@ import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.check.Verdict;
+import org.stratopneum.core.fit.FitCase;
+import org.stratopneum.core.fit.FitCheck;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.ChainStep;
 import org.stratopneum.core.pressure.DropSchool;
@@ -32,6 +35,7 @@ import org.stratopneum.core.quantity.Length;
 import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
+import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.web.support.RunningApplication;
 
 @ExtendWith(RunningApplication.class)
@@ -84,6 +88,52 @@ class WordingTest {
             assertThat(verdicts.fix(verdict, Units.metric(PressureUnit.PSI)))
                     .isNotBlank()
                     .doesNotContain("{", "''");
+        }
+    }
+
+    /** The verdicts that fitting really gives, with their own details. */
+    @ParameterizedTest
+    @CsvSource({
+        // tire, rim, hookless, allowed, tubeless-ready, bed, valve, wide valve, clearance, tubeless
+        "57, 30, false, true, true, TAPED, 44, false, 8, true",
+        "57, 20, true, false, false, UNTAPED, 30, true, 5, true",
+        "27, 22, true, true, true, NOT_MADE_FOR_IT, 37, false, 3, true",
+        "28, 24, true, true, true, SEALED, 60, false, 9, true",
+        "57, 30, false, true, false, TAPED, 44, false, 8, true",
+        "35, 30, false, true, false, TAPED, 44, false, 8, false",
+        "70, 40, false, true, false, TAPED, 44, false, 8, false"
+    })
+    void everyVerdictOfFittingSaysItsNumbersAndWhatWouldHelp(
+            double tire,
+            double rim,
+            boolean hookless,
+            boolean allowed,
+            boolean ready,
+            RimBed bed,
+            double valve,
+            boolean wideValve,
+            double clearance,
+            boolean tubeless) {
+        FitCase parts = new FitCase(
+                new TireOnRim(tire, 622, null, rim, null),
+                new FitCase.Rim(rim, 630, 20.0, hookless, bed, null, 6.5),
+                new FitCase.Marks(ready, allowed, null, 60.0),
+                new FitCase.Valve(valve, !wideValve, wideValve ? ValveKind.SCHRADER : ValveKind.PRESTA),
+                new FitCase.Tube(40, 60, 622),
+                clearance,
+                Mass.kg(70),
+                tubeless);
+        for (Verdict verdict : FitCheck.of(parts).verdicts()) {
+            assertThat(verdicts.message(verdict, Units.metric(PressureUnit.PSI)))
+                    .as(verdict.code())
+                    .isNotBlank()
+                    .doesNotContain("{", "\'\'");
+            if (verdict.level() != Level.FINE) {
+                assertThat(verdicts.fix(verdict, Units.metric(PressureUnit.PSI)))
+                        .as(verdict.code())
+                        .isNotBlank()
+                        .doesNotContain("{", "\'\'");
+            }
         }
     }
 

@@ -1,0 +1,103 @@
+package org.stratopneum.web.api;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.stratopneum.core.fit.FitCase;
+import org.stratopneum.core.fit.FitCheck;
+import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveKind;
+import org.stratopneum.core.pressure.Setup;
+import org.stratopneum.core.quantity.Mass;
+import org.stratopneum.core.tire.TireOnRim;
+
+/** Whether parts go together. */
+@RestController
+class FitCheckCalculator {
+
+    private final JsonBody json;
+    private final VerdictAnswers verdicts;
+
+    FitCheckCalculator(JsonBody json, VerdictAnswers verdicts) {
+        this.json = json;
+        this.verdicts = verdicts;
+    }
+
+    /**
+     * @param unchecked checks for which something was not given
+     * @param ceilingKpa the most that these parts may get (kPa gauge), or null where nothing is printed
+     */
+    record Answer(List<VerdictAnswers.Answer> verdicts, List<String> unchecked, Double ceilingKpa) {}
+
+    @PostMapping(path = "/api/v1/calc/fit/check", consumes = MediaType.APPLICATION_JSON_VALUE)
+    Answer check(HttpServletRequest request) throws IOException {
+        FitCheck check = FitCheck.of(read(json.read(request)));
+        return new Answer(
+                verdicts.of(check.verdicts()),
+                check.unchecked().stream()
+                        .map(unchecked ->
+                                unchecked.name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                        .toList(),
+                check.ceiling() == null ? null : check.ceiling().kpa());
+    }
+
+    private static FitCase read(JsonFields fields) {
+        Optional<TireOnRim> tire = TireJson.read(fields);
+        FitCase.Rim rim = rim(fields.object("rim"));
+        FitCase.Marks marks = marks(fields.object("marks"));
+        Optional<FitCase.Valve> valve = fields.optionalObject("valve").map(FitCheckCalculator::valve);
+        Optional<FitCase.Tube> tube = fields.optionalObject("tube").map(FitCheckCalculator::tube);
+        Double clearance = fields.optionalNumber("clearanceMm", FitCase.CLEARANCE_MM);
+        Double load = fields.optionalNumber("loadKg", FitCase.LOAD_KG);
+        boolean tubeless = fields.requiredFlag("tubeless");
+        Optional<FitCase> parts = fields.build(() -> new FitCase(
+                tire.orElseThrow(),
+                rim,
+                marks,
+                valve.orElse(null),
+                tube.orElse(null),
+                clearance,
+                load == null ? null : Mass.kg(load),
+                tubeless));
+        fields.finish();
+        return parts.orElseThrow();
+    }
+
+    private static FitCase.Rim rim(JsonFields rim) {
+        return new FitCase.Rim(
+                rim.number("internalWidthMm", TireOnRim.RIM_INTERNAL_WIDTH_MM),
+                rim.number("beadSeatDiameterMm", TireOnRim.BEAD_SEAT_DIAMETER_MM),
+                rim.optionalNumber("depthMm", FitCase.DEPTH_MM),
+                rim.flag("hookless"),
+                rim.choice("tubeless", RimBed.class).orElse(null),
+                rim.optionalNumber("maxKpa", Setup.PRINTED_MAX_KPA),
+                rim.optionalNumber("valveHoleMm", FitCase.VALVE_HOLE_MM));
+    }
+
+    private static FitCase.Marks marks(JsonFields marks) {
+        return new FitCase.Marks(
+                marks.flag("tubeless"),
+                marks.flag("hooklessAllowed"),
+                marks.optionalNumber("maxKpa", Setup.PRINTED_MAX_KPA),
+                marks.optionalNumber("maxLoadKg", FitCase.LOAD_KG));
+    }
+
+    private static FitCase.Valve valve(JsonFields valve) {
+        return new FitCase.Valve(
+                valve.optionalNumber("lengthMm", FitCase.VALVE_LENGTH_MM),
+                valve.optionalFlag("removableCore"),
+                valve.choice("kind", ValveKind.class).orElse(null));
+    }
+
+    private static FitCase.Tube tube(JsonFields tube) {
+        return new FitCase.Tube(
+                tube.number("minWidthMm", TireOnRim.NOMINAL_WIDTH_MM),
+                tube.number("maxWidthMm", TireOnRim.NOMINAL_WIDTH_MM),
+                tube.number("beadSeatDiameterMm", TireOnRim.BEAD_SEAT_DIAMETER_MM));
+    }
+}

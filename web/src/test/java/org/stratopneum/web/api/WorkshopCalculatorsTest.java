@@ -1,0 +1,179 @@
+package org.stratopneum.web.api;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+import tools.jackson.databind.JsonNode;
+
+/** The calculators of the workshop, asked as a script would: the handbook's worked values, and every fault at once. */
+@ExtendWith(RunningApplication.class)
+class WorkshopCalculatorsTest {
+
+    private static final String TIRE = """
+            "tire": {"nominalWidthMm": 60, "beadSeatDiameterMm": 622, "measuringRimWidthMm": 30, "rimInternalWidthMm": 30}
+            """;
+
+    private static final String ROAD_TIRE = """
+            "tire": {"nominalWidthMm": 28, "beadSeatDiameterMm": 622, "measuringRimWidthMm": 19, "rimInternalWidthMm": 21}
+            """;
+
+    private final Site site;
+
+    WorkshopCalculatorsTest(Site site) {
+        this.site = site;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"LEAN, 61, 60", "STANDARD, 101, 100", "GENEROUS, 129, 130"})
+    void theDoseOfAMountainTire(String school, double table, double rounded) {
+        JsonNode answer = ok("/sealant/dose", "{%s, \"school\": \"%s\"}".formatted(TIRE, school));
+        assertThat(answer.get("exactMl").asDouble()).isCloseTo(table, within(0.5));
+        assertThat(answer.get("doseMl").asDouble()).isEqualTo(rounded);
+        assertThat(answer.get("minimumMl").asDouble()).isCloseTo(34, within(0.5));
+        assertThat(answer.at("/inTable/standard").asDouble()).isCloseTo(101, within(0.5));
+    }
+
+    @Test
+    void anInsertAndACasingThatSeepsWantMore() {
+        JsonNode answer = ok(
+                "/sealant/dose",
+                "{%s, \"school\": \"STANDARD\", \"tubelessCasing\": false, \"insert\": true}".formatted(TIRE));
+        assertThat(answer.get("exactMl").asDouble()).isCloseTo(101.46 * 1.5 + 25, within(0.3));
+    }
+
+    /** Handbook, page 2: a 1.0 l chamber at 150 psi (1034 kPa) leaves a mountain tire at 22 psi (152 kPa). */
+    @Test
+    void aChamberInAMountainTire() {
+        JsonNode answer = ok("/air/chamber", "{%s, \"chamberL\": 1, \"chamberGaugeKpa\": 1034.2}".formatted(TIRE));
+        assertThat(answer.get("gaugeKpa").asDouble()).isCloseTo(151.5, within(0.5));
+        assertThat(answer.at("/verdicts/0/code").asString()).isEqualTo("chamber-fine");
+        assertThat(answer.at("/verdicts/0/fix").isNull()).isTrue();
+        JsonNode tooMuch =
+                ok("/air/chamber", "{%s, \"chamberL\": 4, \"chamberGaugeKpa\": 1500, \"maxKpa\": 350}".formatted(TIRE));
+        assertThat(tooMuch.get("gaugeKpa").asDouble()).as("not capped").isGreaterThan(350);
+        assertThat(tooMuch.at("/verdicts/0/level").asString()).isEqualTo("BLOCKS");
+        assertThat(tooMuch.at("/verdicts/0/fix").asString()).contains("Charge the chamber to");
+    }
+
+    /** Handbook, page 4: 25 g give 34.0 psi in a 60-622, 16 g 103.9 psi in a 28-622, at their best at 20 C. */
+    @Test
+    void cartridgesAtTheirBest() {
+        assertThat(ok("/air/cartridge", "{%s, \"massG\": 25}".formatted(TIRE))
+                        .at("/gaugeKpa/best")
+                        .asDouble())
+                .isCloseTo(34.0 * 6.894757, within(0.4));
+        JsonNode road = ok("/air/cartridge", "{%s, \"massG\": 16, \"targetKpa\": 550}".formatted(ROAD_TIRE));
+        assertThat(road.at("/gaugeKpa/best").asDouble()).isCloseTo(103.9 * 6.894757, within(0.4));
+        assertThat(road.get("cartridgesForTarget").asInt()).isEqualTo(1);
+        assertThat(road.get("leftOverG").asDouble()).isBetween(0.0, 16 * 0.58);
+    }
+
+    @Test
+    void withoutATargetThereIsNoCount() {
+        JsonNode answer = ok("/air/cartridge", "{%s, \"massG\": 20, \"count\": 2}".formatted(TIRE));
+        assertThat(answer.get("cartridgesForTarget").isNull()).isTrue();
+        assertThat(answer.get("leftOverG").asDouble()).isCloseTo(6, within(1e-9));
+    }
+
+    /** Handbook, page 2: 622 with 32 spokes: 1.93 m + 0.37 m; 28 mm on a 30 mm bed overlap by 24 and cover 32 mm. */
+    @Test
+    void tapeForAWheel() {
+        JsonNode answer = ok("/fit/tape", """
+                {"rim": {"internalWidthMm": 30, "beadSeatDiameterMm": 622, "spokes": 32}, "start": "THREE_HOLES",
+                 "rollLengthM": 10, "tapeOnHandMm": 28}
+                """);
+        assertThat(answer.get("lengthM").asDouble()).isCloseTo(2.30, within(0.005));
+        assertThat(answer.get("wheelsPerRoll").asInt()).isEqualTo(4);
+        assertThat(answer.at("/widths/middle/fromMm").asDouble()).isEqualTo(32);
+        assertThat(answer.at("/offsetPasses/possible").asBoolean()).isTrue();
+        assertThat(answer.at("/offsetPasses/overlapMm").asDouble()).isEqualTo(24);
+        assertThat(answer.at("/offsetPasses/coverageMm").asDouble()).isEqualTo(32);
+    }
+
+    @Test
+    void partsThatDoNotGoTogetherAreToldWhyAndWhatWouldHelp() {
+        JsonNode answer = ok("/fit/check", """
+                {"tire": {"nominalWidthMm": 42, "beadSeatDiameterMm": 622, "rimInternalWidthMm": 25},
+                 "rim": {"internalWidthMm": 25, "beadSeatDiameterMm": 622, "hookless": true, "tubeless": "TAPED"},
+                 "marks": {"tubeless": true, "maxKpa": 600}, "tubeless": true}
+                """);
+        assertThat(answer.get("ceilingKpa").asDouble())
+                .as("no hookless rim gets more")
+                .isEqualTo(500);
+        JsonNode blocked = verdict(answer, "hookless-not-allowed");
+        assertThat(blocked.get("level").asString()).isEqualTo("BLOCKS");
+        assertThat(blocked.get("fix").asString()).contains("must not be mounted");
+        assertThat(verdict(answer, "widths-match").get("message").asString()).contains("59.5 %");
+        List<String> unchecked = new ArrayList<>();
+        answer.get("unchecked").forEach(check -> unchecked.add(check.asString()));
+        assertThat(unchecked).containsExactly("valve-length", "valve-hole", "valve-core", "clearance", "load");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "/fit/tape | {\"rim\": {\"internalWidthMm\": 5, \"beadSeatDiameterMm\": 622, \"spokes\": 32.5}, \"turns\": 9}"
+                        + " | rim.internalWidthMm, rim.spokes, turns",
+                "/fit/tape | {\"rim\": {\"internalWidthMm\": 30, \"beadSeatDiameterMm\": 622}, \"start\": \"THREE_HOLES\"}"
+                        + " | rim.spokes",
+                "/sealant/dose | {\"school\": \"LAVISH\", \"insert\": 1} | tire, school, insert",
+                "/air/chamber | {\"chamberL\": 0, \"maxKpa\": \"high\"} | tire, chamberL, chamberGaugeKpa, maxKpa",
+                "/air/cartridge | {\"massG\": 500, \"count\": 1.5} | tire, massG, count",
+                "/fit/check | {\"rim\": {\"hookless\": \"no\"}, \"tube\": {}} | tire, rim.internalWidthMm,"
+                        + " rim.beadSeatDiameterMm, rim.hookless, marks, tube.minWidthMm, tube.maxWidthMm,"
+                        + " tube.beadSeatDiameterMm, tubeless"
+            })
+    void everyFaultIsToldAtOnce(String path, String json, String fields) {
+        Site.Answer answer = site.calculate(path, json);
+        assertThat(answer.status()).isEqualTo(400);
+        List<String> found = new ArrayList<>();
+        answer.json().get("errors").forEach(error -> {
+            found.add(error.get("field").asString());
+            assertThat(error.get("message").asString()).isNotBlank();
+        });
+        assertThat(found).containsExactlyInAnyOrder(fields.split(", "));
+    }
+
+    @Test
+    void aRimThatIsAnotherThanTheTiresIsAFault() {
+        Site.Answer answer = site.calculate("/fit/check", """
+                {"tire": {"nominalWidthMm": 42, "beadSeatDiameterMm": 622, "rimInternalWidthMm": 25},
+                 "rim": {"internalWidthMm": 21, "beadSeatDiameterMm": 622}, "marks": {}, "tubeless": false}
+                """);
+        assertThat(answer.status()).isEqualTo(400);
+        assertThat(answer.json().at("/errors/0/code").asString()).isEqualTo("rim-widths-differ");
+        assertThat(answer.json().at("/errors/0/message").asString()).contains("25 mm", "21 mm");
+    }
+
+    @Test
+    void moreGasThanTheEquationKnowsIsAFault() {
+        Site.Answer answer = site.calculate("/air/cartridge", "{%s, \"massG\": 100}".formatted(ROAD_TIRE));
+        assertThat(answer.status()).isEqualTo(400);
+        assertThat(answer.json().at("/errors/0/code").asString()).isEqualTo("gas-too-dense");
+    }
+
+    private static JsonNode verdict(JsonNode answer, String code) {
+        for (JsonNode verdict : answer.get("verdicts")) {
+            if (verdict.get("code").asString().equals(code)) {
+                return verdict;
+            }
+        }
+        throw new AssertionError("no " + code + " in " + answer);
+    }
+
+    private JsonNode ok(String path, String json) {
+        Site.Answer answer = site.calculate(path, json);
+        assertThat(answer.status()).as(answer.json().toString()).isEqualTo(200);
+        return answer.json();
+    }
+}
