@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.pressure.Ground;
+import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.LogDetail.PressureRead;
 import org.stratopneum.web.logbook.LogDetail.TireFitted;
@@ -124,7 +125,7 @@ public class Garage {
         return new WheelStanding.Tire(
                 row.tireId(),
                 row.tireName(),
-                row.nominalWidthMm(),
+                new TireSize(row.nominalWidthMm(), row.tireBsdMm()),
                 row.measuringRimWidthMm(),
                 row.casing(),
                 new WheelStanding.Marks(row.tubelessMarked(), row.hooklessAllowed(), row.directional()),

@@ -34,6 +34,7 @@ record StandingRow(
         UUID tireId,
         String tireName,
         Double nominalWidthMm,
+        Double tireBsdMm,
         Double bsdMm,
         Double measuringRimWidthMm,
         Casing casing,

@@ -5,10 +5,12 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.logbook.LogDetail.PressureRead;
@@ -38,7 +40,7 @@ public record WheelStanding(
     public record Tire(
             UUID id,
             String name,
-            double nominalWidthMm,
+            TireSize size,
             Double measuringRimWidthMm,
             Casing casing,
             Marks marks,
@@ -46,7 +48,13 @@ public record WheelStanding(
             Double minKpa,
             Double maxLoadKg,
             TireFitted fitted,
-            Instant since) {}
+            Instant since) {
+
+        /** What it says of itself, as fitting wants it. */
+        FitCase.Marks printed() {
+            return new FitCase.Marks(marks.tubeless(), marks.hookless(), maxKpa, maxLoadKg);
+        }
+    }
 
     /** What a tire says of itself. */
     public record Marks(boolean tubeless, boolean hookless, boolean directional) {}
@@ -56,7 +64,7 @@ public record WheelStanding(
 
     /** Size of the fitted tire; empty without one. */
     public Optional<TireSize> tireSize() {
-        return tire.map(fitted -> new TireSize(fitted.nominalWidthMm(), rim.beadSeatDiameterMm()));
+        return tire.map(Tire::size);
     }
 
     /** Size designation of ISO 5775-1 of the fitted tire, such as 57-622; empty without a tire. */
@@ -66,12 +74,41 @@ public record WheelStanding(
 
     /** The fitted tire on its rim as the core sees it; empty without a tire, and where the two do not go together. */
     public Optional<TireOnRim> tireOnRim() {
+        return laidOn().filter(onRim -> onRim.beadSeatDiameterMm() == rim.beadSeatDiameterMm());
+    }
+
+    /** The section that the tire would have on a rim of this width, whether or not it goes over it. */
+    private Optional<TireOnRim> laidOn() {
         return tire.flatMap(fitted -> unlessRefused(() -> new TireOnRim(
-                fitted.nominalWidthMm(),
-                rim.beadSeatDiameterMm(),
+                fitted.size().nominalWidthMm(),
+                fitted.size().beadSeatDiameterMm(),
                 fitted.measuringRimWidthMm(),
                 rim.internalWidthMm(),
                 fitted.fitted().measuredWidthMm())));
+    }
+
+    /**
+     * What is to be checked of this wheel; empty without a tire, and where the tire has no section on this rim.
+     *
+     * @param load load on the wheel, or null
+     */
+    public Optional<FitCase> fitCase(Mass load) {
+        return laidOn().flatMap(onRim -> unlessRefused(() -> new FitCase(
+                onRim,
+                new FitCase.Rim(
+                        rim.internalWidthMm(),
+                        rim.beadSeatDiameterMm(),
+                        rim.depthMm(),
+                        rim.hookless(),
+                        rim.bed(),
+                        rim.maxKpa(),
+                        null),
+                tire.orElseThrow().printed(),
+                null,
+                null,
+                null,
+                load,
+                !tubed())));
     }
 
     public Optional<Setup> setup() {

@@ -58,7 +58,7 @@ public record NewBike(BikeSpec bike, NewWheelset wheels) {
                 Optional.of(new WheelStanding.Tire(
                         UUID.randomUUID(),
                         tire.name(),
-                        tire.size().nominalWidthMm(),
+                        tire.size(),
                         tire.measuringRimWidthMm(),
                         tire.casing(),
                         new WheelStanding.Marks(tire.tubelessMarked(), tire.hooklessAllowed(), tire.directional()),

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.fit.FitCheck;
 import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.pressure.WheelAdvice;
@@ -58,6 +59,7 @@ class WheelDesk {
     private final Wording wording;
     private final WindowWording windows;
     private final LimitWording limits;
+    private final FitWording fits;
 
     WheelDesk(
             WheelMapper mapper,
@@ -69,7 +71,9 @@ class WheelDesk {
             LogOutcomes outcomes,
             Wording wording,
             WindowWording windows,
-            LimitWording limits) {
+            LimitWording limits,
+            FitWording fits) {
+        this.fits = fits;
         this.mapper = mapper;
         this.garage = garage;
         this.advisor = advisor;
@@ -106,6 +110,10 @@ class WheelDesk {
                 rimOf(wheel, rider),
                 sectionOf(wheel, rider),
                 toldOf(advice, own, wheel, rider, now),
+                wheel.fitCase(own.map(found -> found.wheel().load()).orElse(null))
+                        .map(FitCheck::of)
+                        .map(check -> fits.of(check, rider.units()))
+                        .orElse(null),
                 limits.of(wheel, own.orElse(null), rider.units()),
                 chartOf(readings, own.map(WheelAdvice::window).orElse(null), rider, now),
                 rider.pressureUnit().symbol(),

@@ -13,6 +13,7 @@ import org.stratopneum.web.logbook.LogOutcome;
  * @param tire what is on it, or null
  * @param section its section, or null while there is no tire that goes with the rim
  * @param told what to set, or null while it cannot be told
+ * @param fit whether what is on it goes together, or null without a tire
  * @param chart its readings over time, or null while there are none
  * @param unit symbol of the chart's unit
  * @param outcome what was just done, or null
@@ -24,6 +25,7 @@ record WheelPage(
         Rim rim,
         SectionDrawing section,
         Told told,
+        Fit fit,
         List<Limit> limits,
         ReadingsChart chart,
         String unit,
@@ -71,6 +73,16 @@ record WheelPage(
 
     /** What to set, with where the last reading lies; {@code number} is null where riding is blocked. */
     record Told(String number, String unit, String beside, String window, String last, String side, String sideCode) {}
+
+    /**
+     * What speaks against the set-up, what is fine, and what could not be looked at.
+     *
+     * @param unchecked joined; empty where everything was
+     */
+    record Fit(List<Said> against, List<String> fine, String unchecked) {}
+
+    /** A verdict in words. */
+    record Said(String level, String css, String message, String fix) {}
 
     /** A limit, and where it comes from. */
     record Limit(String name, String value, String source, boolean decides) {}

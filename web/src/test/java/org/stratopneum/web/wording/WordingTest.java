@@ -62,7 +62,8 @@ class WordingTest {
                         words("due", DueReason.values()),
                         words("casing", Casing.values()),
                         words("posture", Posture.values()),
-                        words("bed", RimBed.values()))
+                        words("bed", RimBed.values()),
+                        words("unchecked", FitCheck.Unchecked.values()))
                 .flatMap(List::stream)
                 .forEach(word -> assertThat(word).isNotBlank());
         ChainStep.ORDER.forEach(code -> {
