@@ -50,6 +50,12 @@ public class Garage {
         return first(mapper.standing(bikeId, wheelsetId, logbook.now()));
     }
 
+    /** @throws NotThereException when this rider has no such wheel */
+    @Transactional(readOnly = true)
+    public WheelPlace place(UUID wheelId) {
+        return mapper.place(wheelId).orElseThrow(NotThereException::new);
+    }
+
     /**
      * @return width between the inner faces of the rim's walls (mm)
      * @throws NotThereException when this rider has no such wheel
@@ -116,7 +122,8 @@ public class Garage {
                         row.rimDepthMm(),
                         Boolean.TRUE.equals(row.hookless()),
                         row.tubelessBed(),
-                        row.rimMaxKpa()),
+                        row.rimMaxKpa(),
+                        row.rimSpokes()),
                 row.tireId() == null ? Optional.empty() : Optional.of(tireOf(row)),
                 row.readingDetail() == null ? Optional.empty() : Optional.of(readingOf(row)));
     }

@@ -2,6 +2,7 @@ package org.stratopneum.web.bikes;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -28,4 +29,18 @@ interface GarageMapper {
     /** The gauge that readings are taken with when nobody says otherwise. */
     @Select("select id from gauge where retired_on is null order by reference desc, name limit 1")
     UUID usualGauge();
+
+    @Select("""
+            select b.id as bike_id, b.name as bike_name, s.id as wheelset_id, s.name as wheelset_name, w.position,
+                   other.id as other_wheel,
+                   coalesce(s.id = (select e.wheelset_id from log_current e
+                                    where e.bike_id = b.id and e.kind = 'WHEELSET_MOUNTED'
+                                    order by e.happened_at desc, e.sequence desc limit 1), false) as mounted
+            from wheel w
+            join wheelset s on s.id = w.wheelset_id
+            join bike b on b.id = s.bike_id
+            left join wheel other on other.wheelset_id = s.id and other.id <> w.id
+            where w.id = #{wheelId}
+            """)
+    Optional<WheelPlace> place(UUID wheelId);
 }

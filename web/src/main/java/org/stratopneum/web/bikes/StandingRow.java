@@ -31,6 +31,7 @@ record StandingRow(
         Boolean hookless,
         RimBed tubelessBed,
         Double rimMaxKpa,
+        Integer rimSpokes,
         UUID tireId,
         String tireName,
         Double nominalWidthMm,

@@ -34,7 +34,8 @@ public record WheelStanding(
             Double depthMm,
             boolean hookless,
             RimBed bed,
-            Double maxKpa) {}
+            Double maxKpa,
+            Integer spokes) {}
 
     /** The tire that is on it and how it was fitted; widths (mm), pressures (kPa gauge), load (kg). */
     public record Tire(

@@ -54,7 +54,8 @@ public record NewBike(BikeSpec bike, NewWheelset wheels) {
                         rim.depthMm(),
                         rim.hookless(),
                         rim.bed(),
-                        rim.maxKpa()),
+                        rim.maxKpa(),
+                        rim.spokes()),
                 Optional.of(new WheelStanding.Tire(
                         UUID.randomUUID(),
                         tire.name(),

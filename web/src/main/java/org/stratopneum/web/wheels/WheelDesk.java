@@ -18,11 +18,11 @@ import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.WheelPlace;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.drawing.ReadingsChart;
 import org.stratopneum.web.drawing.SectionDrawing;
-import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogKind;
 import org.stratopneum.web.logbook.LogLine;
@@ -49,7 +49,6 @@ class WheelDesk {
     private static final int FITTINGS = 200;
     private static final double ML_PER_LITRE = 1000;
 
-    private final WheelMapper mapper;
     private final Garage garage;
     private final BikeAdvisor advisor;
     private final Riders riders;
@@ -62,7 +61,6 @@ class WheelDesk {
     private final FitWording fits;
 
     WheelDesk(
-            WheelMapper mapper,
             Garage garage,
             BikeAdvisor advisor,
             Riders riders,
@@ -74,7 +72,6 @@ class WheelDesk {
             LimitWording limits,
             FitWording fits) {
         this.fits = fits;
-        this.mapper = mapper;
         this.garage = garage;
         this.advisor = advisor;
         this.riders = riders;
@@ -89,12 +86,12 @@ class WheelDesk {
     /**
      * @param written entries that were just written, or null
      * @param struck entries that were just struck through, or null
-     * @throws NotThereException when this rider has no such wheel
+     * @throws org.stratopneum.web.fault.NotThereException when this rider has no such wheel
      */
     @Transactional(readOnly = true)
     WheelPage page(UUID id, List<UUID> written, List<UUID> struck) {
         Rider rider = riders.self();
-        WheelMapper.Place place = mapper.place(id).orElseThrow(NotThereException::new);
+        WheelPlace place = garage.place(id);
         BikeStanding bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
         WheelStanding wheel = bike.wheel(place.position()).orElseThrow();
         Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
@@ -122,7 +119,7 @@ class WheelDesk {
                 outcomes.of(written, struck, rider));
     }
 
-    private WheelPage.Place placeOf(WheelMapper.Place place, Rider rider, Instant now) {
+    private WheelPage.Place placeOf(WheelPlace place, Rider rider, Instant now) {
         return new WheelPage.Place(
                 place.bikeId(),
                 place.bikeName(),

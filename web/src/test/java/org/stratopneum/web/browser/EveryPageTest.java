@@ -42,6 +42,8 @@ class EveryPageTest {
             WHEEL,
             TUBED_WHEEL,
             WHEEL + "/fit",
+            WHEEL + "/needs?onHand=28",
+            TUBED_WHEEL + "/needs",
             BIKE + "/edit",
             BIKE + "/wheelsets/new",
             "/bikes/new",

@@ -45,6 +45,7 @@ class PageCostTest {
                 SKYLARK + "/wheelsets/new",
                 REAR_WHEEL,
                 REAR_WHEEL + "/fit",
+                REAR_WHEEL + "/needs",
                 "/garage",
                 "/log",
                 "/bikes/new",

@@ -100,7 +100,7 @@ class ReadingFormTest {
         return new WheelStanding(
                 UUID.randomUUID(),
                 position,
-                new WheelStanding.Rim(UUID.randomUUID(), "Rim", 21, 622, null, false, RimBed.TAPED, null),
+                new WheelStanding.Rim(UUID.randomUUID(), "Rim", 21, 622, null, false, RimBed.TAPED, null, null),
                 Optional.empty(),
                 Optional.empty());
     }

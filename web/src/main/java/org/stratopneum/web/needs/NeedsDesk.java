@@ -1,0 +1,199 @@
+package org.stratopneum.web.needs;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.fit.TapePlan;
+import org.stratopneum.core.sealant.DoseSchool;
+import org.stratopneum.core.sealant.SealantDose;
+import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.WheelPlace;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.drawing.TapeDrawing;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.wording.Numbers;
+import org.stratopneum.web.wording.ProblemWording;
+import org.stratopneum.web.wording.QuantityText;
+import org.stratopneum.web.wording.Units;
+import org.stratopneum.web.wording.Wording;
+
+/** Works out what a wheel takes. */
+@Service
+class NeedsDesk {
+
+    /** How far a valve stands out so that a pump head holds, and so that it is comfortable (common practice; mm). */
+    private static final double FOR_A_PUMP_HEAD_MM = 15;
+
+    private static final double FOR_COMFORT_MM = 20;
+
+    private final Garage garage;
+    private final Riders riders;
+    private final Wording wording;
+    private final ProblemWording problemWording;
+
+    NeedsDesk(Garage garage, Riders riders, Wording wording, ProblemWording problemWording) {
+        this.garage = garage;
+        this.riders = riders;
+        this.wording = wording;
+        this.problemWording = problemWording;
+    }
+
+    /** @throws org.stratopneum.web.fault.NotThereException when this rider has no such wheel */
+    @Transactional(readOnly = true)
+    NeedsPage page(UUID wheelId, Map<String, String> parameters) {
+        Rider rider = riders.self();
+        WheelPlace place = garage.place(wheelId);
+        WheelStanding wheel = garage.bikeOn(place.bikeId(), place.wheelsetId())
+                .wheel(place.position())
+                .orElseThrow();
+        NeedsForm form = NeedsForm.of(parameters);
+        FormReader reader = form.reader();
+        Units units = rider.units();
+        Optional<NeedsForm.Chosen> chosen = NeedsForm.read(reader, units.length());
+        boolean tubeless = wheel.tire().isEmpty() || !wheel.tubed();
+        Optional<TapePlan> plan = chosen.filter(there -> tubeless).flatMap(there -> plan(wheel, there, reader));
+        List<NeedsPage.Dose> doses = tubeless ? doses(wheel, chosen, units) : List.of();
+        return new NeedsPage(
+                wheelId,
+                wording.of("position", wheel.position()),
+                place.bikeName(),
+                tubeless,
+                new FormView(
+                        form.typed(), problemWording.messages(reader.problems().list())),
+                units,
+                plan.map(tape -> tape(tape, chosen.orElseThrow(), units)).orElse(null),
+                doses,
+                extras(wheel, chosen),
+                valve(wheel, units),
+                list(tubeless, plan, doses, wheel.rim().depthMm(), units));
+    }
+
+    private static Optional<TapePlan> plan(WheelStanding wheel, NeedsForm.Chosen chosen, FormReader reader) {
+        WheelStanding.Rim rim = wheel.rim();
+        try {
+            return Optional.of(TapePlan.of(
+                    rim.internalWidthMm(),
+                    rim.beadSeatDiameterMm(),
+                    TapePlan.USUAL_WELL_DEPTH_MM,
+                    chosen.turns(),
+                    chosen.start(),
+                    rim.spokes()));
+        } catch (InvalidInputException exception) {
+            // only the spokes can be missing: the rim's own numbers were checked when it was entered
+            reader.fault("start", TapePlan.SPOKES_MISSING);
+            return Optional.empty();
+        }
+    }
+
+    private NeedsPage.Tape tape(TapePlan plan, NeedsForm.Chosen chosen, Units units) {
+        Optional<TapePlan.OffsetPasses> passes =
+                Optional.ofNullable(chosen.onHandMm()).map(plan::offsetPasses);
+        return new NeedsPage.Tape(
+                List.of(
+                        width("snug", plan.snug(), units),
+                        width("middle", plan.middle(), units),
+                        width("wide", plan.wide(), units)),
+                metres(plan.lengthM()),
+                wording.text("needs.roll", Numbers.upTo(chosen.rollM(), 1), plan.wheelsPerRoll(chosen.rollM())),
+                passes.map(found -> passes(found, units)).orElse(null),
+                passes.map(TapePlan.OffsetPasses::possible).orElse(false),
+                passes.map(found -> TapeDrawing.of(plan, chosen.onHandMm())).orElse(null));
+    }
+
+    private String passes(TapePlan.OffsetPasses passes, Units units) {
+        return wording.text(
+                passes.possible() ? "needs.passes" : "needs.passes.not",
+                QuantityText.text(passes.coverageMm(), units.length()),
+                QuantityText.text(passes.overlapMm(), units.length()));
+    }
+
+    private NeedsPage.Width width(String school, TapePlan.Widths widths, Units units) {
+        String from = QuantityText.number(widths.fromMm(), units.length());
+        String to = QuantityText.text(widths.toMm(), units.length());
+        return new NeedsPage.Width(
+                wording.text("needs.width." + school),
+                widths.fromMm() == widths.toMm() ? to : wording.text("window.range", from, to),
+                wording.text("needs.width." + school + ".why"));
+    }
+
+    private static String metres(double metres) {
+        return Numbers.fixed(metres, 2) + " m";
+    }
+
+    private List<NeedsPage.Dose> doses(WheelStanding wheel, Optional<NeedsForm.Chosen> chosen, Units units) {
+        return wheel.tireOnRim()
+                .map(onRim -> Stream.of(DoseSchool.values())
+                        .map(school -> new NeedsPage.Dose(
+                                wording.of("dose", school),
+                                QuantityText.text(
+                                        SealantDose.of(onRim.section(), school, extrasOf(wheel, chosen))
+                                                .roundedMl(),
+                                        units.volume()),
+                                wording.text("dose." + school + ".why"),
+                                school == DoseSchool.STANDARD))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    private static SealantDose.Extras extrasOf(WheelStanding wheel, Optional<NeedsForm.Chosen> chosen) {
+        return wheel.tire()
+                .map(tire -> new SealantDose.Extras(
+                        tire.marks().tubeless(),
+                        tire.fitted().insert(),
+                        chosen.map(NeedsForm.Chosen::newTire).orElse(false)))
+                .orElse(SealantDose.Extras.NONE);
+    }
+
+    private String extras(WheelStanding wheel, Optional<NeedsForm.Chosen> chosen) {
+        SealantDose.Extras extras = extrasOf(wheel, chosen);
+        List<String> said = new ArrayList<>();
+        if (!extras.tubelessCasing()) {
+            said.add(wording.text("needs.extra.casing"));
+        }
+        if (extras.newTire()) {
+            said.add(wording.text("needs.extra.new"));
+        }
+        if (extras.insert()) {
+            said.add(wording.text("needs.extra.insert"));
+        }
+        return String.join(", ", said);
+    }
+
+    private String valve(WheelStanding wheel, Units units) {
+        Double depth = wheel.rim().depthMm();
+        if (depth == null) {
+            return null;
+        }
+        return wording.text(
+                "needs.valve.long",
+                QuantityText.text(depth + FOR_A_PUMP_HEAD_MM, units.length()),
+                QuantityText.text(depth + FOR_COMFORT_MM, units.length()));
+    }
+
+    private List<String> list(
+            boolean tubeless, Optional<TapePlan> plan, List<NeedsPage.Dose> doses, Double depthMm, Units units) {
+        List<String> list = new ArrayList<>();
+        plan.ifPresent(tape -> list.add(wording.text(
+                "needs.list.tape", QuantityText.text(tape.middle().toMm(), units.length()), metres(tape.lengthM()))));
+        doses.stream()
+                .filter(NeedsPage.Dose::usual)
+                .forEach(dose -> list.add(wording.text("needs.list.sealant", dose.amount())));
+        list.add(
+                depthMm == null
+                        ? wording.text("needs.list.valve")
+                        : wording.text(
+                                "needs.list.valve.long", QuantityText.text(depthMm + FOR_COMFORT_MM, units.length())));
+        String tools = wording.text(tubeless ? "needs.list.tubeless" : "needs.list.tube");
+        list.addAll(List.of(tools.split(";\\s*")));
+        return list;
+    }
+}
