@@ -27,4 +27,11 @@ class WheelController {
         model.addAttribute("page", desk.page(id, written, struck));
         return "wheels/wheel";
     }
+
+    /** Where to look for a leak, until there is a desk for it. */
+    @GetMapping("/wheels/{id}/leak")
+    String leak(@PathVariable UUID id, Model model) {
+        model.addAttribute("page", desk.page(id, null, null));
+        return "wheels/leak";
+    }
 }

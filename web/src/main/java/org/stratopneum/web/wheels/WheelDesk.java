@@ -59,6 +59,7 @@ class WheelDesk {
     private final WindowWording windows;
     private final LimitWording limits;
     private final FitWording fits;
+    private final HoldReading holds;
 
     WheelDesk(
             Garage garage,
@@ -70,7 +71,9 @@ class WheelDesk {
             Wording wording,
             WindowWording windows,
             LimitWording limits,
-            FitWording fits) {
+            FitWording fits,
+            HoldReading holds) {
+        this.holds = holds;
         this.fits = fits;
         this.garage = garage;
         this.advisor = advisor;
@@ -111,12 +114,21 @@ class WheelDesk {
                         .map(FitCheck::of)
                         .map(check -> fits.of(check, rider.units()))
                         .orElse(null),
+                wheel.tire()
+                        .flatMap(tire -> holds.of(since(tire.since(), readings), rider))
+                        .orElse(null),
                 limits.of(wheel, own.orElse(null), rider.units()),
                 chartOf(readings, own.map(WheelAdvice::window).orElse(null), rider, now),
                 rider.pressureUnit().symbol(),
                 readings.stream().map(row -> entryOf(row, rider)).toList(),
                 historyOf(fittings, rider),
                 outcomes.of(written, struck, rider));
+    }
+
+    private static List<LogRow> since(Instant fitted, List<LogRow> readings) {
+        return readings.stream()
+                .filter(row -> !row.happenedAt().isBefore(fitted))
+                .toList();
     }
 
     private WheelPage.Place placeOf(WheelPlace place, Rider rider, Instant now) {

@@ -14,6 +14,7 @@ import org.stratopneum.web.logbook.LogOutcome;
  * @param section its section, or null while there is no tire that goes with the rim
  * @param told what to set, or null while it cannot be told
  * @param fit whether what is on it goes together, or null without a tire
+ * @param hold whether it held its air since it was last pumped, or null while that cannot be told
  * @param chart its readings over time, or null while there are none
  * @param unit symbol of the chart's unit
  * @param outcome what was just done, or null
@@ -26,6 +27,7 @@ record WheelPage(
         SectionDrawing section,
         Told told,
         Fit fit,
+        Hold hold,
         List<Limit> limits,
         ReadingsChart chart,
         String unit,
@@ -83,6 +85,16 @@ record WheelPage(
 
     /** A verdict in words. */
     record Said(String level, String css, String message, String fix) {}
+
+    /**
+     * Whether it holds.
+     *
+     * @param read the two readings
+     * @param loss of a day, with its doubt
+     * @param code of the state's shape
+     * @param leaks whether the leak is to be looked for
+     */
+    record Hold(String read, String loss, String word, String code, boolean leaks) {}
 
     /** A limit, and where it comes from. */
     record Limit(String name, String value, String source, boolean decides) {}

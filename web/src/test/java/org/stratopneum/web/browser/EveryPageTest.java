@@ -44,6 +44,7 @@ class EveryPageTest {
             WHEEL + "/fit",
             WHEEL + "/needs?onHand=28",
             TUBED_WHEEL + "/needs",
+            WHEEL + "/leak",
             BIKE + "/edit",
             BIKE + "/wheelsets/new",
             "/bikes/new",

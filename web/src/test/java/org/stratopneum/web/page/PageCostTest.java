@@ -46,6 +46,7 @@ class PageCostTest {
                 REAR_WHEEL,
                 REAR_WHEEL + "/fit",
                 REAR_WHEEL + "/needs",
+                REAR_WHEEL + "/leak",
                 "/garage",
                 "/log",
                 "/bikes/new",

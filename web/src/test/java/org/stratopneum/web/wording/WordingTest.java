@@ -14,6 +14,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.stratopneum.core.agenda.DueReason;
+import org.stratopneum.core.air.HoldTest;
 import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
@@ -21,6 +22,7 @@ import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.FitCheck;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.TapeStart;
 import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.ChainStep;
@@ -35,6 +37,7 @@ import org.stratopneum.core.quantity.Length;
 import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
+import org.stratopneum.core.sealant.DoseSchool;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.web.support.RunningApplication;
 
@@ -63,7 +66,10 @@ class WordingTest {
                         words("casing", Casing.values()),
                         words("posture", Posture.values()),
                         words("bed", RimBed.values()),
-                        words("unchecked", FitCheck.Unchecked.values()))
+                        words("unchecked", FitCheck.Unchecked.values()),
+                        words("hold", HoldTest.Outcome.values()),
+                        words("dose", DoseSchool.values()),
+                        words("tape-start", TapeStart.values()))
                 .flatMap(List::stream)
                 .forEach(word -> assertThat(word).isNotBlank());
         ChainStep.ORDER.forEach(code -> {
