@@ -39,7 +39,7 @@ class BikeDesk {
     @Transactional(readOnly = true)
     BikePage edit(UUID id, Map<String, String> parameters, Problems problems) {
         PartsMapper.BikeRow row = parts.bike(id).orElseThrow(NotThereException::new);
-        return drafts.page(kept(id, parameters), problems, null).of(row.id(), row.name(), row.version());
+        return drafts.page(kept(id, parameters), problems).of(row.id(), row.name(), row.version());
     }
 
     /** The bike as it was changed; empty with faults in {@code problems}. */
@@ -60,7 +60,7 @@ class BikeDesk {
         PartsMapper.BikeRow bike = parts.bike(bikeId).orElseThrow(NotThereException::new);
         Rider rider = riders.self();
         BikeForm form = BikeForm.of(parameters, rider.units(), rider.bodyKg());
-        return drafts.page(form, problems == null ? new Problems() : problems, null)
+        return drafts.page(form, problems == null ? new Problems() : problems)
                 .of(bike.id(), bike.name(), bike.version());
     }
 

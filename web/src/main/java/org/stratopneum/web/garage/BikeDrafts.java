@@ -6,12 +6,16 @@ import java.time.ZoneOffset;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.stratopneum.core.check.Problems;
+import org.stratopneum.core.fit.FitCheck;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.pressure.AdviceView;
 import org.stratopneum.web.pressure.AdviceWording;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.wording.FitText;
+import org.stratopneum.web.wording.FitWording;
 import org.stratopneum.web.wording.ProblemWording;
 import org.stratopneum.web.wording.Units;
 import org.stratopneum.web.wording.Wording;
@@ -25,13 +29,16 @@ public class BikeDrafts {
     private final AdviceWording adviceWording;
     private final ProblemWording problemWording;
     private final Wording wording;
+    private final FitWording fitWording;
 
     BikeDrafts(
             Logbook logbook,
             BikeAdvisor advisor,
             AdviceWording adviceWording,
             ProblemWording problemWording,
-            Wording wording) {
+            Wording wording,
+            FitWording fitWording) {
+        this.fitWording = fitWording;
         this.logbook = logbook;
         this.advisor = advisor;
         this.adviceWording = adviceWording;
@@ -72,10 +79,14 @@ public class BikeDrafts {
 
     /** @param sayFaults whether what is missing is said; not on a form that nobody has touched */
     public BikePage page(Draft draft, boolean sayFaults) {
-        return page(draft.form(), sayFaults ? draft.problems() : new Problems(), advice(draft));
+        return page(draft.form(), sayFaults ? draft.problems() : new Problems(), advice(draft), fits(draft));
     }
 
-    BikePage page(BikeForm form, Problems problems, AdviceView advice) {
+    BikePage page(BikeForm form, Problems problems) {
+        return page(form, problems, null, null);
+    }
+
+    private BikePage page(BikeForm form, Problems problems, AdviceView advice, BikePage.Fits fits) {
         return new BikePage(
                 null,
                 null,
@@ -84,6 +95,7 @@ public class BikeDrafts {
                 form.units(),
                 new BikePage.Sizes(form.meant(BikeForm.REAR), form.meant(BikeForm.FRONT)),
                 advice,
+                fits,
                 0);
     }
 
@@ -96,6 +108,22 @@ public class BikeDrafts {
         return advisor.advise(standing, draft.shown().ride())
                 .map(advice ->
                         adviceWording.view(standing, advice, draft.shown().ride(), reader))
+                .orElse(null);
+    }
+
+    private BikePage.Fits fits(Draft draft) {
+        if (draft.shown() == null) {
+            return null;
+        }
+        BikeStanding standing = draft.shown().standing();
+        return new BikePage.Fits(
+                fit(standing.rear(), draft), draft.form().same() ? null : fit(standing.front(), draft));
+    }
+
+    private FitText fit(WheelStanding wheel, Draft draft) {
+        return wheel.fitCase(null)
+                .map(FitCheck::of)
+                .map(check -> fitWording.of(check, draft.form().units()))
                 .orElse(null);
     }
 

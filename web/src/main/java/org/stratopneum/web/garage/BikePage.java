@@ -10,6 +10,7 @@ import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.pressure.AdviceView;
 import org.stratopneum.web.ride.RideForm;
+import org.stratopneum.web.wording.FitText;
 import org.stratopneum.web.wording.FormView;
 import org.stratopneum.web.wording.Units;
 
@@ -21,6 +22,7 @@ import org.stratopneum.web.wording.Units;
  * @param form what was typed, and what is wrong with it
  * @param sizes what the sizes that were typed may mean
  * @param advice what to set as far as typed, or null
+ * @param fits whether tires and rims go together, or null while they are not whole
  */
 public record BikePage(
         UUID bikeId,
@@ -30,6 +32,7 @@ public record BikePage(
         Units units,
         Sizes sizes,
         AdviceView advice,
+        Fits fits,
         int version) {
 
     private static final List<String> SELDOM = List.of(
@@ -56,9 +59,12 @@ public record BikePage(
         }
     }
 
+    /** Whether tire and rim of each wheel go together; the front is null where it is the same as the rear. */
+    public record Fits(FitText rear, FitText front) {}
+
     /** The same page for a bike that is kept. */
     BikePage of(UUID id, String name, int rowVersion) {
-        return new BikePage(id, name, form, ride, units, sizes, advice, rowVersion);
+        return new BikePage(id, name, form, ride, units, sizes, advice, fits, rowVersion);
     }
 
     /** Whether something is typed, or wrong, in what is seldom asked about a wheel. */

@@ -36,6 +36,7 @@ import org.stratopneum.web.pressure.WindowWording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.FitWording;
 import org.stratopneum.web.wording.Numbers;
 import org.stratopneum.web.wording.PressureText;
 import org.stratopneum.web.wording.QuantityText;

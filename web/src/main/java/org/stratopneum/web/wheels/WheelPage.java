@@ -5,6 +5,7 @@ import java.util.UUID;
 import org.stratopneum.web.drawing.ReadingsChart;
 import org.stratopneum.web.drawing.SectionDrawing;
 import org.stratopneum.web.logbook.LogOutcome;
+import org.stratopneum.web.wording.FitText;
 
 /**
  * All that a wheel's page shows, in words.
@@ -26,7 +27,7 @@ record WheelPage(
         Rim rim,
         SectionDrawing section,
         Told told,
-        Fit fit,
+        FitText fit,
         Hold hold,
         List<Limit> limits,
         ReadingsChart chart,
@@ -75,16 +76,6 @@ record WheelPage(
 
     /** What to set, with where the last reading lies; {@code number} is null where riding is blocked. */
     record Told(String number, String unit, String beside, String window, String last, String side, String sideCode) {}
-
-    /**
-     * What speaks against the set-up, what is fine, and what could not be looked at.
-     *
-     * @param unchecked joined; empty where everything was
-     */
-    record Fit(List<Said> against, List<String> fine, String unchecked) {}
-
-    /** A verdict in words. */
-    record Said(String level, String css, String message, String fix) {}
 
     /**
      * Whether it holds.

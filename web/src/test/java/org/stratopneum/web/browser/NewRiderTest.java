@@ -84,6 +84,17 @@ class NewRiderTest {
     }
 
     @Test
+    void whileABikeIsTypedItSaysWhatSpeaksAgainstThePair() {
+        rider.signsUp();
+        browser.open(site.address() + "/bikes/new");
+        rider.typesTheBike();
+        waitForTold("#told-rear");
+        browser.type("#rear-rimWidth", "21");
+        browser.waitFor(there -> browser.text("#told").contains("narrow, the tire stands on a small foot"));
+        assertThat(browser.text("#told")).contains("Both wheels: Take care", "A rim of 22.8 to 37.1 mm");
+    }
+
+    @Test
     void whereASizeMeansSeveralTheRiderIsAsked() {
         rider.signsUp();
         browser.open(site.address() + "/bikes/new");

@@ -1,4 +1,4 @@
-package org.stratopneum.web.wheels;
+package org.stratopneum.web.wording;
 
 import java.util.List;
 import java.util.Locale;
@@ -8,13 +8,10 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.fit.FitCheck;
-import org.stratopneum.web.wording.Units;
-import org.stratopneum.web.wording.VerdictWording;
-import org.stratopneum.web.wording.Wording;
 
-/** Says whether what is on a wheel goes together, and what could not be looked at. */
+/** Says whether parts go together, and what could not be looked at. */
 @Component
-class FitWording {
+public class FitWording {
 
     private final Wording wording;
     private final VerdictWording verdicts;
@@ -24,10 +21,10 @@ class FitWording {
         this.verdicts = verdicts;
     }
 
-    WheelPage.Fit of(FitCheck check, Units units) {
+    public FitText of(FitCheck check, Units units) {
         Map<Boolean, List<Verdict>> fine =
                 check.verdicts().stream().collect(Collectors.partitioningBy(verdict -> verdict.level() == Level.FINE));
-        return new WheelPage.Fit(
+        return new FitText(
                 fine.get(false).stream().map(verdict -> said(verdict, units)).toList(),
                 fine.get(true).stream()
                         .map(verdict -> verdicts.message(verdict, units))
@@ -37,8 +34,8 @@ class FitWording {
                         .collect(Collectors.joining(", ")));
     }
 
-    private WheelPage.Said said(Verdict verdict, Units units) {
-        return new WheelPage.Said(
+    private FitText.Said said(Verdict verdict, Units units) {
+        return new FitText.Said(
                 wording.of("level", verdict.level()),
                 verdict.level().name().toLowerCase(Locale.ROOT).replace('_', '-'),
                 verdicts.message(verdict, units),

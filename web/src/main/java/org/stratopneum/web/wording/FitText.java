@@ -1,0 +1,16 @@
+package org.stratopneum.web.wording;
+
+import java.util.List;
+
+/**
+ * Whether parts go together, in words.
+ *
+ * @param against what speaks against it
+ * @param fine what is fine
+ * @param unchecked what could not be looked at, joined; empty where everything was
+ */
+public record FitText(List<Said> against, List<String> fine, String unchecked) {
+
+    /** A verdict in words. */
+    public record Said(String level, String css, String message, String fix) {}
+}
