@@ -78,7 +78,7 @@ public record FitCheck(List<Verdict> verdicts, List<Unchecked> unchecked, GaugeP
                         parts.marks().maxKpa(),
                         parts.rim().maxKpa(),
                         parts.rim().hookless() ? PressureLimits.HOOKLESS_CEILING.kpa() : null,
-                        unmarked ? RimChecks.UNMARKED_TUBELESS.kpa() : null)
+                        unmarked ? PressureLimits.UNMARKED_TUBELESS_CEILING.kpa() : null)
                 .flatMap(Stream::ofNullable)
                 .min(Double::compare)
                 .map(GaugePressure::kpa);

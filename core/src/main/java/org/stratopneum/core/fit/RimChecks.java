@@ -2,14 +2,10 @@ package org.stratopneum.core.fit;
 
 import org.stratopneum.core.check.Level;
 import org.stratopneum.core.pressure.PressureLimits;
-import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Length;
 
 /** Tire and rim: bead seats, widths, hooks, and whether both hold air without a tube. */
 final class RimChecks {
-
-    /** A tire that was not made for tubeless gets no more than this without a tube (common practice; kPa gauge). */
-    static final GaugePressure UNMARKED_TUBELESS = GaugePressure.kpa(300);
 
     /** How wide a rim may be, by the tire's nominal width (common practice; makers' tables win; ratios). */
     private enum Widths {
@@ -123,7 +119,7 @@ final class RimChecks {
         } else if (parts.rim().hookless()) {
             gathering.add(Level.BLOCKS, FitCode.TUBELESS_NOT_MARKED_HOOKLESS);
         } else {
-            gathering.add(Level.WARNS, FitCode.TUBELESS_NOT_MARKED, UNMARKED_TUBELESS);
+            gathering.add(Level.WARNS, FitCode.TUBELESS_NOT_MARKED, PressureLimits.UNMARKED_TUBELESS_CEILING);
         }
     }
 

@@ -17,6 +17,9 @@ public record PressureLimits(GaugePressure tireMinimum, GaugePressure strikeFloo
     /** Straight-walled rims, whatever the tire says (kPa gauge; the current tire and rim standard, from memory). */
     public static final GaugePressure HOOKLESS_CEILING = GaugePressure.kpa(500);
 
+    /** A tire that was not made for tubeless gets no more than this without a tube (kPa gauge; common practice). */
+    public static final GaugePressure UNMARKED_TUBELESS_CEILING = GaugePressure.kpa(300);
+
     static PressureLimits of(WheelCase wheel, RimStrike strike) {
         double neededCm = wheel.ride().ground().decidingGround().neededStrikeIndexCm();
         return new PressureLimits(
@@ -25,10 +28,14 @@ public record PressureLimits(GaugePressure tireMinimum, GaugePressure strikeFloo
                 ceilingOf(wheel.setup()).orElse(null));
     }
 
-    /** The lowest of what tire and rim say, and of 500 kPa on a hookless rim; empty where nothing is known. */
+    /**
+     * The lowest of what tire and rim say, of 500 kPa on a hookless rim, and of 300 kPa for a tire that runs tubeless
+     * without having been made for it; empty where nothing is known.
+     */
     public static Optional<GaugePressure> ceilingOf(Setup setup) {
         Double hookless = setup.hookless() ? HOOKLESS_CEILING.kpa() : null;
-        return Stream.of(setup.tireMaxKpa(), setup.rimMaxKpa(), hookless)
+        Double seeping = setup.seeps() ? UNMARKED_TUBELESS_CEILING.kpa() : null;
+        return Stream.of(setup.tireMaxKpa(), setup.rimMaxKpa(), hookless, seeping)
                 .flatMap(Stream::ofNullable)
                 .min(Double::compare)
                 .map(GaugePressure::kpa);

@@ -15,6 +15,7 @@ import org.stratopneum.core.check.Range;
  * @param tireMaxKpa highest pressure printed on the tire (kPa gauge), or null
  * @param tireMinKpa lowest pressure printed on the tire (kPa gauge), or null
  * @param rimMaxKpa highest pressure printed on the rim (kPa gauge), or null
+ * @param tubelessCasing whether the tire was made for tubeless; counts only where it runs so
  */
 public record Setup(
         SetupKind kind,
@@ -23,7 +24,8 @@ public record Setup(
         boolean hookless,
         Double tireMaxKpa,
         Double tireMinKpa,
-        Double rimMaxKpa) {
+        Double rimMaxKpa,
+        boolean tubelessCasing) {
 
     public static final Range PRINTED_MAX_KPA = Range.closed(50, 1500, "kPa");
     public static final Range PRINTED_MIN_KPA = Range.closed(0, 1500, "kPa");
@@ -53,9 +55,14 @@ public record Setup(
         problems.throwIfAny();
     }
 
-    /** Standard casing, hooked rim, nothing printed. */
+    /** Whether a tire runs tubeless that was not made for it. */
+    public boolean seeps() {
+        return kind == SetupKind.TUBELESS && !tubelessCasing;
+    }
+
+    /** Standard casing that was made for it, hooked rim, nothing printed. */
     public static Setup of(SetupKind kind) {
-        return new Setup(kind, false, Casing.STANDARD, false, null, null, null);
+        return new Setup(kind, false, Casing.STANDARD, false, null, null, null, true);
     }
 
     /** @return factor of tube, or of an insert (ratio); an insert carries part of the load (rule of thumb) */

@@ -106,7 +106,7 @@ final class Cases {
     }
 
     BikeAdvice advise() {
-        Setup setup = new Setup(kind, insert, Casing.STANDARD, hookless, tireMax, tireMin, rimMax);
+        Setup setup = new Setup(kind, insert, Casing.STANDARD, hookless, tireMax, tireMin, rimMax, true);
         BikeCase.Wheel wheel = new BikeCase.Wheel(tire, setup, personal);
         return BikeAdvice.of(new BikeCase(mass, share, wheel, wheel, drop, ground, wet));
     }

@@ -221,4 +221,13 @@ class LimitsTest {
     private static double ceilingKpa(Cases bike) {
         return bike.advise().rear().limits().ceiling().kpa();
     }
+
+    /** Common practice: a tire that was not made for tubeless stays below 3 bar without a tube; with one it may have more. */
+    @Test
+    void aTireNotMadeTubelessHasALowerCeilingWithoutATube() {
+        Setup seeping = new Setup(SetupKind.TUBELESS, false, Casing.STANDARD, false, 450.0, null, 500.0, false);
+        Setup tubed = new Setup(SetupKind.BUTYL_TUBE, false, Casing.STANDARD, false, 450.0, null, 500.0, false);
+        assertThat(PressureLimits.ceilingOf(seeping)).contains(GaugePressure.kpa(300));
+        assertThat(PressureLimits.ceilingOf(tubed)).contains(GaugePressure.kpa(450));
+    }
 }

@@ -51,7 +51,7 @@ class SystemAndSetupTest {
 
     @Test
     void aSetupThatContradictsItselfIsRefused() {
-        assertThatThrownBy(() -> new Setup(SetupKind.BUTYL_TUBE, true, Casing.LIGHT, false, 300.0, 350.0, null))
+        assertThatThrownBy(() -> new Setup(SetupKind.BUTYL_TUBE, true, Casing.LIGHT, false, 300.0, 350.0, null, true))
                 .isInstanceOfSatisfying(
                         InvalidInputException.class,
                         exception -> assertThat(exception.problems())

@@ -126,6 +126,8 @@ final class BikeCaseJson {
         Double tireMax = setup.optionalNumber("tireMaxKpa", Setup.PRINTED_MAX_KPA);
         Double tireMin = setup.optionalNumber("tireMinKpa", Setup.PRINTED_MIN_KPA);
         Double rimMax = setup.optionalNumber("rimMaxKpa", Setup.PRINTED_MAX_KPA);
-        return setup.build(() -> new Setup(kind.orElseThrow(), insert, casing, hookless, tireMax, tireMin, rimMax));
+        boolean made = setup.flag("tubelessCasing", true);
+        return setup.build(
+                () -> new Setup(kind.orElseThrow(), insert, casing, hookless, tireMax, tireMin, rimMax, made));
     }
 }

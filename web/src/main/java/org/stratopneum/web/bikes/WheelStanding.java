@@ -120,7 +120,8 @@ public record WheelStanding(
                 rim.hookless(),
                 fitted.maxKpa(),
                 fitted.minKpa(),
-                rim.maxKpa())));
+                rim.maxKpa(),
+                fitted.marks().tubeless())));
     }
 
     /** Whether there is a tire that can stand on this rim as it was set up. */

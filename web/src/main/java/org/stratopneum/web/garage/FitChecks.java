@@ -62,7 +62,8 @@ final class FitChecks {
                     rim.hookless(),
                     tire.maxKpa(),
                     tire.minKpa(),
-                    rim.maxKpa());
+                    rim.maxKpa(),
+                    tire.tubelessMarked());
         } catch (InvalidInputException exception) {
             add(reader, units, exception.problems());
         }

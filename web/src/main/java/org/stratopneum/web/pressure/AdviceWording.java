@@ -12,6 +12,7 @@ import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.ChainStep;
 import org.stratopneum.core.pressure.PressureLimits;
 import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
@@ -129,15 +130,19 @@ public class AdviceWording {
         if (ceiling == null) {
             return wording.text("limit.ceiling.none");
         }
-        Double tire = advice.wheel().setup().tireMaxKpa();
-        Double rim = advice.wheel().setup().rimMaxKpa();
-        String reason;
-        if (tire != null && tire == ceiling.kpa()) {
-            reason = "tire";
-        } else {
-            reason = rim != null && rim == ceiling.kpa() ? "rim" : "hookless";
+        return wording.text(
+                "limit.ceiling." + reason(advice.wheel().setup(), ceiling.kpa()), PressureText.text(ceiling, unit));
+    }
+
+    /** What says the ceiling; what is printed comes first where several say the same. */
+    private static String reason(Setup setup, double ceilingKpa) {
+        if (setup.tireMaxKpa() != null && setup.tireMaxKpa() == ceilingKpa) {
+            return "tire";
         }
-        return wording.text("limit.ceiling." + reason, PressureText.text(ceiling, unit));
+        if (setup.rimMaxKpa() != null && setup.rimMaxKpa() == ceilingKpa) {
+            return "rim";
+        }
+        return setup.seeps() && ceilingKpa == PressureLimits.UNMARKED_TUBELESS_CEILING.kpa() ? "seeps" : "hookless";
     }
 
     private List<WheelPanel.Strike> strikes(WheelAdvice advice, GaugePressure told, PressureUnit unit) {

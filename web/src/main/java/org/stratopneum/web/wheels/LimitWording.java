@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.pressure.PressureLimits;
+import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.bikes.WheelStanding;
@@ -33,6 +34,9 @@ class LimitWording {
         limits.add(printed("most", "rim", wheel.rim().maxKpa(), ceiling, units));
         if (wheel.rim().hookless()) {
             limits.add(printed("most", "hookless", PressureLimits.HOOKLESS_CEILING.kpa(), ceiling, units));
+        }
+        if (wheel.setup().filter(Setup::seeps).isPresent()) {
+            limits.add(printed("most", "seeps", PressureLimits.UNMARKED_TUBELESS_CEILING.kpa(), ceiling, units));
         }
         GaugePressure floor = advice == null ? null : advice.limits().floor();
         if (tireMin != null) {

@@ -91,7 +91,12 @@ class NewRiderTest {
         waitForTold("#told-rear");
         browser.type("#rear-rimWidth", "21");
         browser.waitFor(there -> browser.text("#told").contains("narrow, the tire stands on a small foot"));
-        assertThat(browser.text("#told")).contains("Both wheels: Take care", "A rim of 22.8 to 37.1 mm");
+        assertThat(browser.text("#told"))
+                .contains("Both wheels: Take care", "A rim of 22.8 mm to 37.1 mm")
+                .doesNotContain("not made for tubeless");
+        browser.find("#rear-tubeless").click();
+        browser.waitFor(there -> browser.text("#told").contains("The tire was not made for tubeless"));
+        assertThat(browser.text("#told")).contains("ceiling 43.5 psi, the tire was not made for tubeless");
     }
 
     @Test

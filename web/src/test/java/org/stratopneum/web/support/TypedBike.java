@@ -24,6 +24,7 @@ public final class TypedBike {
         fields.put("rear-rimWidth", "30");
         fields.put("rear-tireMax", "50");
         fields.put("rear-setup", "TUBELESS");
+        fields.put("rear-tubeless", "on");
         fields.put("front-setup", "TUBELESS");
         fields.put("ground1", "CROSS_COUNTRY");
         fields.put("share1", "100");
