@@ -21,7 +21,7 @@ class SignInGuard {
     private static final int FREE_FOR_AN_ADDRESS = 30;
 
     /** Accounts that an address makes without waiting; a club may share one. */
-    private static final int FREE_ACCOUNTS = 50;
+    private static final int FREE_ACCOUNTS = 200;
 
     private static final Duration FIRST_WAIT = Duration.ofSeconds(2);
     private static final Duration LONGEST_WAIT = Duration.ofMinutes(15);

@@ -220,4 +220,17 @@ class AccountsTest {
     private <T> T as(RiderPrincipal rider, Supplier<T> work) {
         return CurrentRider.askAs(rider, () -> transaction.execute(status -> work.get()));
     }
+
+    /** A club may share an address; accounts by the hundred are another thing. */
+    @Test
+    void makingAccountsByTheHundredIsSlowed() {
+        String address = "test " + UUID.randomUUID();
+        for (int i = 0; i < 199; i++) {
+            guard.signedUp(address);
+        }
+        assertThat(guard.waitToSignUp(address)).isZero();
+        guard.signedUp(address);
+        assertThat(guard.waitToSignUp(address)).isPositive();
+        assertThat(guard.waitToSignUp("elsewhere " + address)).isZero();
+    }
 }
