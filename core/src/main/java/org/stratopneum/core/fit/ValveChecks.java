@@ -6,11 +6,6 @@ import org.stratopneum.core.quantity.Length;
 /** Valve and rim: length, hole, and whether sealant can go in through the stem. */
 final class ValveChecks {
 
-    /** How far a valve stands out of the rim so that a pump head holds, and so that it is comfortable (mm). */
-    private static final double FOR_A_PUMP_HEAD_MM = 15;
-
-    private static final double FOR_COMFORT_MM = 20;
-
     /** A hole from here on is drilled for the wide valve (8.5 mm, against 6.5 mm for the thin one; between, our judgement). */
     private static final double WIDE_HOLE_MM = 7.5;
 
@@ -29,10 +24,10 @@ final class ValveChecks {
             gathering.unchecked(FitCheck.Unchecked.VALVE_LENGTH);
             return;
         }
-        Object[] details = {Length.mm(length), Length.mm(depth), Length.mm(depth + FOR_COMFORT_MM)};
-        if (length < depth + FOR_A_PUMP_HEAD_MM) {
+        Object[] details = {Length.mm(length), Length.mm(depth), Length.mm(ValveLength.comfortableMm(depth))};
+        if (length < ValveLength.leastMm(depth)) {
             gathering.add(Level.BLOCKS, FitCode.VALVE_TOO_SHORT, details);
-        } else if (length < depth + FOR_COMFORT_MM) {
+        } else if (length < ValveLength.comfortableMm(depth)) {
             gathering.add(Level.WARNS, FitCode.VALVE_JUST_LONG_ENOUGH, details);
         } else {
             gathering.add(Level.FINE, FitCode.VALVE_LONG_ENOUGH, details);

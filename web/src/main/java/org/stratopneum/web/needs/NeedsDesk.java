@@ -10,6 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.fit.TapePlan;
+import org.stratopneum.core.fit.ValveLength;
 import org.stratopneum.core.sealant.DoseSchool;
 import org.stratopneum.core.sealant.SealantDose;
 import org.stratopneum.web.bikes.Garage;
@@ -29,11 +30,6 @@ import org.stratopneum.web.wording.Wording;
 /** Works out what a wheel takes. */
 @Service
 class NeedsDesk {
-
-    /** How far a valve stands out so that a pump head holds, and so that it is comfortable (common practice; mm). */
-    private static final double FOR_A_PUMP_HEAD_MM = 15;
-
-    private static final double FOR_COMFORT_MM = 20;
 
     private final Garage garage;
     private final Riders riders;
@@ -175,8 +171,8 @@ class NeedsDesk {
         }
         return wording.text(
                 "needs.valve.long",
-                QuantityText.text(depth + FOR_A_PUMP_HEAD_MM, units.length()),
-                QuantityText.text(depth + FOR_COMFORT_MM, units.length()));
+                QuantityText.text(ValveLength.leastMm(depth), units.length()),
+                QuantityText.text(ValveLength.comfortableMm(depth), units.length()));
     }
 
     private List<String> list(
@@ -191,7 +187,8 @@ class NeedsDesk {
                 depthMm == null
                         ? wording.text("needs.list.valve")
                         : wording.text(
-                                "needs.list.valve.long", QuantityText.text(depthMm + FOR_COMFORT_MM, units.length())));
+                                "needs.list.valve.long",
+                                QuantityText.text(ValveLength.comfortableMm(depthMm), units.length())));
         String tools = wording.text(tubeless ? "needs.list.tubeless" : "needs.list.tube");
         list.addAll(List.of(tools.split(";\\s*")));
         return list;

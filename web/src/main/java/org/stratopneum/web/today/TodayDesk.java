@@ -90,9 +90,10 @@ class TodayDesk {
 
     private BikeCard card(BikeStanding bike, Rider rider, Instant now, LogOutcome outcome) {
         Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
+        Optional<Told> told = advice.map(found -> Told.of(found, rider.pressureUnit()));
         List<BikeCard.WheelCard> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
-            bike.wheel(position).ifPresent(wheel -> wheels.add(wheelCard(wheel, advice, rider, now)));
+            bike.wheel(position).ifPresent(wheel -> wheels.add(wheelCard(wheel, advice, told, rider, now)));
         }
         return new BikeCard(
                 bike.id(),
@@ -130,11 +131,12 @@ class TodayDesk {
                 told.map(found -> PressureText.number(found.front(), unit)).orElse(null));
     }
 
-    private BikeCard.WheelCard wheelCard(WheelStanding wheel, Optional<BikeAdvice> advice, Rider rider, Instant now) {
+    private BikeCard.WheelCard wheelCard(
+            WheelStanding wheel, Optional<BikeAdvice> advice, Optional<Told> bothTold, Rider rider, Instant now) {
         PressureUnit unit = rider.pressureUnit();
         Optional<WheelAdvice> own =
                 advice.map(found -> wheel.position() == WheelPosition.REAR ? found.rear() : found.front());
-        Optional<GaugePressure> told = advice.map(found -> Told.of(found, unit).pressure(wheel.position()));
+        Optional<GaugePressure> told = bothTold.map(found -> found.pressure(wheel.position()));
         Optional<PressureWindow> window = own.map(WheelAdvice::window);
         Optional<GaugePressure> read =
                 wheel.lastReading().map(reading -> reading.read().pressure());
