@@ -31,7 +31,8 @@ class WheelController {
     /** Where to look for a leak, until there is a desk for it. */
     @GetMapping("/wheels/{id}/leak")
     String leak(@PathVariable UUID id, Model model) {
-        model.addAttribute("page", desk.page(id, null, null));
+        model.addAttribute("id", id);
+        model.addAttribute("place", desk.place(id));
         return "wheels/leak";
     }
 }

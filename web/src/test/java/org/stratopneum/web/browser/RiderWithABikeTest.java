@@ -106,12 +106,16 @@ class RiderWithABikeTest {
         assertThat(periods).extracting(WebElement::getText).containsExactly("40-622", "57-622");
 
         browser.press("#fit");
-        new Select(browser.find("#shelf")).selectByVisibleText("57-622, 57-622");
+        new Select(browser.find("#shelf")).selectByVisibleText("57-622");
         assertThat(browser.find("#size").isDisplayed())
                 .as("a tire from the shelf is not described again")
                 .isFalse();
         browser.press("#keep");
         assertThat(browser.text(".facts")).contains("57-622");
+
+        assertThat(browser.text(".facts").split("57-622", -1))
+                .as("a tire without a name of its own is named once")
+                .hasSize(2);
 
         browser.press("#take-off");
         assertThat(browser.text("main")).contains("No tire is on this wheel");
