@@ -11,5 +11,9 @@ public enum DueReason {
     /** A tubeless set-up in its first fortnight: look before each ride. */
     SETTLING,
     /** A wheel that leaks as much as is still normal would have left the window by then. */
-    PRESSURE_LOOK
+    PRESSURE_LOOK,
+    /** A job card was begun and is not at its end: something is to be done on it. */
+    JOB_CARD,
+    /** The wait of a job card is over then. */
+    JOB_WAIT
 }

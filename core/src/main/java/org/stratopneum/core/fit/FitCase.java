@@ -21,7 +21,9 @@ public record FitCase(
     public static final Range DEPTH_MM = Range.closed(5, 120, "mm");
     public static final Range VALVE_HOLE_MM = Range.closed(4, 15, "mm");
     public static final Range VALVE_LENGTH_MM = Range.closed(20, 150, "mm");
-    public static final Range CLEARANCE_MM = Range.closed(0, 60, "mm");
+    /** Below 0 the tire is wider than what it stands in. */
+    public static final Range CLEARANCE_MM = Range.closed(-60, 100, "mm");
+
     public static final Range LOAD_KG = Range.closed(5, 1000, "kg");
 
     /** The tire was looked at on a rim of another width than the one it is to go on. */

@@ -90,6 +90,10 @@ public record FitCheck(List<Verdict> verdicts, List<Unchecked> unchecked, GaugeP
             return;
         }
         double room = parts.clearanceMm();
+        if (room < 0) {
+            gathering.add(Level.BLOCKS, FitCode.CLEARANCE_NONE, Length.mm(-room), Length.mm(LEAST_CLEARANCE_MM));
+            return;
+        }
         Object[] details = {Length.mm(room), Length.mm(CLEARANCE_IN_MUD_MM), Length.mm(LEAST_CLEARANCE_MM)};
         if (room < LEAST_CLEARANCE_MM) {
             gathering.add(Level.BLOCKS, FitCode.CLEARANCE_TOO_SMALL, details);

@@ -67,6 +67,9 @@ public final class FitCode {
     public static final String CLEARANCE_DRY_ONLY = "clearance-dry-only";
     public static final String CLEARANCE_TOO_SMALL = "clearance-too-small";
 
+    /** How much the tire is wider on each side than what it stands in, least room (Length). */
+    public static final String CLEARANCE_NONE = "clearance-none";
+
     /** Load, most that is printed (Mass); the same for the next. */
     public static final String LOAD_CARRIED = "load-carried";
 

@@ -77,7 +77,12 @@ public record TapePlan(
 
     /** The default. */
     public Widths middle() {
-        return new Widths(internalWidthMm + MIDDLE_EXTRA_MM, internalWidthMm + MIDDLE_EXTRA_MM);
+        return new Widths(middleMm(internalWidthMm), middleMm(internalWidthMm));
+    }
+
+    /** @return width of the tape that most beds want (mm) */
+    public static double middleMm(double internalWidthMm) {
+        return internalWidthMm + MIDDLE_EXTRA_MM;
     }
 
     /** For a deep valley; never so wide that it climbs the walls, where the beads must sit. */

@@ -1,0 +1,21 @@
+package org.stratopneum.core.job;
+
+/** Quantities that a step names; they follow from the set-up. */
+public enum Amount {
+    /** To seat the beads with: by the rider's school, never above the ceiling (GaugePressure). */
+    SEATING,
+    /** The most that these parts may get (GaugePressure). */
+    CEILING,
+    /** Sealant that goes in (Double, ml). */
+    DOSE,
+    /** Tape for this bed (Length). */
+    TAPE_WIDTH,
+    TAPE_LENGTH,
+    /** What the chamber is charged to, and what it leaves in the tire (GaugePressure). */
+    CHAMBER_CHARGE,
+    CHAMBER_LEAVES,
+    /** What a cartridge likely gives (GaugePressure). */
+    CARTRIDGE_GIVES,
+    /** What the advice says to ride with (GaugePressure). */
+    RIDING
+}

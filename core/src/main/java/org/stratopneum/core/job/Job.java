@@ -1,0 +1,84 @@
+package org.stratopneum.core.job;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/** The jobs that there is a card for. */
+public enum Job {
+    CONVERT(TubelessJobs.convert(), Goal.TUBELESS),
+    TAPE_RIM(CareJobs.tapeRim(), Goal.AS_IT_IS),
+    FIT_DRY(TubelessJobs.fit(), Goal.TUBELESS),
+    FIT_WET(TubelessJobs.fit(), Goal.TUBELESS),
+    CHANGE_TIRE(TubelessJobs.change(), Goal.TUBELESS),
+    STUBBORN_TIRE(CareJobs.stubborn(), Goal.AS_IT_IS),
+    INSERT(TubelessJobs.insert(), Goal.TUBELESS),
+    FIT_TUBE(TubeJobs.fit(), Goal.TUBE),
+    SEALANT_IN_TUBE(TubeJobs.sealant(), Goal.TUBE),
+    SERVICE_VALVE(CareJobs.valve(), Goal.AS_IT_IS),
+    ADD_AIR(CareJobs.addAir(), Goal.AS_IT_IS),
+    FIXED_CORE(TubeJobs.fixedCore(), Goal.TUBE),
+    SEAT(TubelessJobs.seat(), Goal.TUBELESS),
+    HOLD_TEST(TubelessJobs.hold(), Goal.AS_IT_IS),
+    BEFORE_RIDING(CareJobs.beforeRiding(), Goal.AS_IT_IS),
+    PREVENTION_LOOK(CareJobs.preventionLook(), Goal.AS_IT_IS),
+    CLEAN_UP(CareJobs.cleanUp(), Goal.AS_IT_IS);
+
+    private final Part script;
+    private final Goal goal;
+    private final Set<Condition> asked;
+
+    Job(Part script, Goal goal) {
+        this.script = script;
+        this.goal = goal;
+        this.asked = EnumSet.noneOf(Condition.class);
+        script.tree().filter(Part.When.class::isInstance).forEach(part -> asked.add(((Part.When) part).condition()));
+    }
+
+    /** What holds the air when the job is done. */
+    public enum Goal {
+        TUBELESS,
+        TUBE,
+        AS_IT_IS
+    }
+
+    public Part script() {
+        return script;
+    }
+
+    public Goal goal() {
+        return goal;
+    }
+
+    /** The conditions that its way depends on. */
+    public Set<Condition> asked() {
+        return Set.copyOf(asked);
+    }
+
+    /** Whether a tire goes on, so that it must be said which. */
+    public boolean mounts() {
+        return reaches(Milestone.TUBELESS_ON) || reaches(Milestone.TUBE_ON);
+    }
+
+    /** Whether somewhere in it air goes in. */
+    public boolean inflates() {
+        return steps().stream().anyMatch(Step::inflates);
+    }
+
+    public boolean reaches(Milestone milestone) {
+        return script.tree().anyMatch(new Part.Reached(milestone)::equals);
+    }
+
+    /** Whether some step names {@code amount}. */
+    public boolean names(Amount amount) {
+        return steps().stream().anyMatch(step -> step.amounts().contains(amount));
+    }
+
+    /** All steps that it may come to. */
+    public List<Step> steps() {
+        return script.tree()
+                .filter(Step.class::isInstance)
+                .map(Step.class::cast)
+                .toList();
+    }
+}

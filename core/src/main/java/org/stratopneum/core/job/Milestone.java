@@ -1,0 +1,19 @@
+package org.stratopneum.core.job;
+
+/** What is behind the rider at a point of a job, and so belongs into the log. */
+public enum Milestone {
+    TIRE_OFF,
+    RIM_TAPED,
+    VALVE_FITTED,
+    /** The tire is on without a tube, and seated. */
+    TUBELESS_ON,
+    /** The tire is on with a tube in it. */
+    TUBE_ON,
+    SEALANT_IN,
+    /** The pressure was read as it was. */
+    PRESSURE_FOUND,
+    /** The pressure was just set. */
+    PRESSURE_SET,
+    HOLD_STARTED,
+    HOLD_ENDED
+}

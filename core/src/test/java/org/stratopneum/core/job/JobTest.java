@@ -1,0 +1,205 @@
+package org.stratopneum.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** All jobs, walked in every way that their conditions and answers allow. */
+class JobTest {
+
+    private static final Map<Condition, Boolean> ANY = Map.of();
+
+    /** Common practice: what even professionals forget is asked again before the step that cannot be undone. */
+    private static final Set<String> EASILY_FORGOTTEN = Set.of(
+            "arrow-again",
+            "valve-between",
+            "sealant-in-before-core",
+            "sealant-in-before-closing",
+            "core-snug",
+            "core-out",
+            "open-stretch");
+
+    private static Set<Ending> endings(Job job, Map<Condition, Boolean> fixed) {
+        Set<Ending> found = EnumSet.noneOf(Ending.class);
+        EveryWay.walk(job.script(), fixed, walk -> walk.ending().ifPresent(found::add));
+        return found;
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void everyWayOfAJobGoesOnOrEndsAndOneOfThemIsDone(Job job) {
+        int ways = EveryWay.walk(
+                job.script(),
+                ANY,
+                walk -> assertThat(walk.open().isPresent())
+                        .isNotEqualTo(walk.ending().isPresent()));
+
+        assertThat(ways).isGreaterThan(job.steps().size() / 2);
+        assertThat(endings(job, ANY)).contains(Ending.DONE);
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void everyStepAndEveryAnswerOfAJobIsMetOnSomeWay(Job job) {
+        Set<String> met = new HashSet<>();
+        EveryWay.walk(
+                job.script(),
+                ANY,
+                walk -> walk.taken().forEach(taken -> met.add(taken.step().id() + " " + taken.answer())));
+
+        Set<String> all = job.steps().stream()
+                .flatMap(step -> step.task().answers().stream().map(answer -> step.id() + " " + answer))
+                .collect(Collectors.toSet());
+        assertThat(met).containsAll(all);
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void aBlockedWheelIsNeverInflated(Job job) {
+        EveryWay.walk(job.script(), Map.of(Condition.BLOCKED, true), walk -> {
+            assertThat(walk.open().filter(Step::inflates)).isEmpty();
+            assertThat(walk.open().map(Step::task).filter(JobTest::setsPressure))
+                    .isEmpty();
+        });
+
+        if (job.inflates()) {
+            assertThat(endings(job, Map.of(Condition.BLOCKED, true))).containsExactly(Ending.BLOCKED);
+        }
+    }
+
+    private static boolean setsPressure(Step.Task task) {
+        return task instanceof Step.Task.Measure measure && measure.what().wasSet();
+    }
+
+    /** Whatever names a pressure to put in says what must not be exceeded, at that step. */
+    @ParameterizedTest
+    @EnumSource
+    void everyStepThatNamesAPressureToPutInCarriesTheCaution(Job job) {
+        Set<Amount> pressures =
+                EnumSet.of(Amount.SEATING, Amount.RIDING, Amount.CHAMBER_CHARGE, Amount.CARTRIDGE_GIVES);
+        assertThat(job.steps())
+                .filteredOn(step -> step.amounts().stream().anyMatch(pressures::contains))
+                .allMatch(Step::inflates);
+    }
+
+    @ParameterizedTest
+    @EnumSource(names = {"CONVERT", "FIT_DRY", "FIT_WET", "CHANGE_TIRE", "INSERT"})
+    void beforeWhatCannotBeUndoneItIsAskedAgain(Job job) {
+        EveryWay.walk(
+                job.script(),
+                ANY,
+                walk -> walk.open().ifPresent(step -> {
+                    Set<String> behind = walk.taken().stream()
+                            .map(taken -> taken.step().id())
+                            .collect(Collectors.toSet());
+                    switch (step.id()) {
+                        case "second-bead" -> assertThat(behind).contains("arrow-again");
+                        case "seat-pump" -> assertThat(behind).contains("valve-between");
+                        case "core-in" -> assertThat(behind).contains("sealant-in-before-core");
+                        case "close-stretch" -> assertThat(behind).contains("sealant-in-before-closing");
+                        case "inflate-again" -> assertThat(behind).containsAnyOf("core-snug", "open-stretch");
+                        default -> {}
+                    }
+                    if (step.id().equals("inflate-again") && behind.contains("core-out")) {
+                        assertThat(behind).contains("core-snug");
+                    }
+                }));
+    }
+
+    /** Which of the things that are easily forgotten are behind. */
+    private static Set<String> forgotten(Walk walk) {
+        return walk.taken().stream()
+                .map(taken -> taken.step().id())
+                .filter(EASILY_FORGOTTEN::contains)
+                .collect(Collectors.toSet());
+    }
+
+    @ParameterizedTest
+    @EnumSource(names = {"CONVERT", "FIT_DRY", "FIT_WET", "CHANGE_TIRE", "INSERT"})
+    void aTubelessTireThatIsDoneHasSealantInItAndPassedItsHoldTest(Job job) {
+        EveryWay.walk(
+                job.script(),
+                ANY,
+                walk -> walk.ending().filter(Ending::isDone).ifPresent(done -> {
+                    assertThat(walk.milestones())
+                            .contains(
+                                    Milestone.TUBELESS_ON,
+                                    Milestone.SEALANT_IN,
+                                    Milestone.HOLD_STARTED,
+                                    Milestone.HOLD_ENDED,
+                                    Milestone.PRESSURE_SET);
+                    List<Answer> held = walk.taken().stream()
+                            .filter(taken -> taken.step().text().equals("hold-end"))
+                            .map(Walk.Taken::answer)
+                            .toList();
+                    assertThat(held.get(held.size() - 1)).isEqualTo(Answer.PASSED);
+                }));
+    }
+
+    @Test
+    void airOutOfTheRimItselfStopsTheJob() {
+        EveryWay.walk(Job.CONVERT.script(), ANY, JobTest::heardTheRim, walk -> {
+            if (heardTheRim(walk) && walk.ending().isPresent()) {
+                assertThat(walk.ending()).contains(Ending.AIR_IN_THE_RIM);
+            }
+        });
+        assertThat(endings(Job.CONVERT, ANY)).contains(Ending.AIR_IN_THE_RIM);
+    }
+
+    private static boolean heardTheRim(Walk walk) {
+        return walk.taken().stream().anyMatch(taken -> taken.answer() == Answer.AT_THE_DRAIN_HOLE);
+    }
+
+    @Test
+    void theLadderIsClimbedRungByRung() {
+        EveryWay.walk(Job.CONVERT.script(), ANY, walk -> {
+            List<String> rungs = walk.taken().stream()
+                    .filter(taken -> taken.step().text().equals("bead-up")
+                            || taken.step().id().equals("chamber-up"))
+                    .filter(taken -> !taken.step().id().startsWith("up-again"))
+                    .map(taken -> taken.step().id())
+                    .toList();
+            if (!rungs.isEmpty()) {
+                assertThat(rungs).startsWith("seat-pump.up");
+            }
+            walk.ending()
+                    .filter(Ending.DOES_NOT_SEAT::equals)
+                    .filter(ending -> rungs.size() > 1)
+                    .ifPresent(ending -> assertThat(rungs).contains("seat-wetted.up", "seat-strap.up"));
+        });
+    }
+
+    /** Both are mended by the job itself, so neither may stop it. */
+    @Test
+    void whatTakesATireOffOrTapesARimIsOpenToABlockedWheel() {
+        assertThat(endings(Job.TAPE_RIM, Map.of(Condition.BLOCKED, true))).contains(Ending.DONE);
+        assertThat(endings(Job.STUBBORN_TIRE, Map.of(Condition.BLOCKED, true))).contains(Ending.DONE);
+        assertThat(endings(Job.CLEAN_UP, Map.of(Condition.BLOCKED, true))).contains(Ending.DONE);
+    }
+
+    @Test
+    void everyCautionHasAStepWhereItMatters() {
+        Set<Caution> shown = EnumSet.noneOf(Caution.class);
+        for (Job job : Job.values()) {
+            job.steps().forEach(step -> shown.addAll(step.cautions()));
+        }
+        assertThat(shown).containsExactlyInAnyOrder(Caution.values());
+    }
+
+    @Test
+    void everyEndingComesSomewhere() {
+        Set<Ending> found = EnumSet.noneOf(Ending.class);
+        for (Job job : Job.values()) {
+            found.addAll(endings(job, ANY));
+        }
+        assertThat(found).containsExactlyInAnyOrder(Ending.values());
+    }
+}
