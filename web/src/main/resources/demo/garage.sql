@@ -59,3 +59,32 @@ insert into tire (id, name, nominal_width_mm, bsd_mm, casing, tubeless_marked, h
   ('d0000000-0000-4000-8000-000000000708', 'Frost Stud 35', 35, 622, 'STANDARD', false, false, true, 550, 250),
   ('d0000000-0000-4000-8000-000000000709', 'Lichen Tread 57, worn', 57, 622, 'STANDARD', true, true, true, 350, null),
   ('d0000000-0000-4000-8000-000000000710', 'Lichen Tread 57, half worn', 57, 622, 'STANDARD', true, true, true, 350, null);
+
+update rim set valve_hole_mm = 6.5 where owner = current_rider();
+
+update bike set opening_rear_mm = 78, opening_front_mm = 80 where id = 'd0000000-0000-4000-8000-000000000301';
+update bike set opening_rear_mm = 52, opening_front_mm = 54 where id = 'd0000000-0000-4000-8000-000000000303';
+
+insert into rim (id, name, bsd_mm, internal_width_mm, depth_mm, hookless, tubeless_bed, max_kpa, spokes, valve_hole_mm) values
+  ('d0000000-0000-4000-8000-000000000509', 'Steady rim 30, spare', 622, 30, 20, false, 'UNTAPED', 400, 32, 6.5);
+
+insert into shelf_item (id, kind, name, amount, width_mm, length_mm, valve, removable_core, side_holes) values
+  ('d0000000-0000-4000-8000-000000000801', 'VALVE', 'Reed valve 44', 6, null, 44, 'PRESTA', true, false),
+  ('d0000000-0000-4000-8000-000000000802', 'VALVE', 'Reed valve 60', 2, null, 60, 'PRESTA', true, true),
+  ('d0000000-0000-4000-8000-000000000803', 'TAPE', 'Birch tape 32', 10, 32, null, null, false, false),
+  ('d0000000-0000-4000-8000-000000000804', 'TAPE', 'Birch tape 23', 10, 23, null, null, false, false);
+
+insert into shelf_item (id, kind, name, amount, family, co2_safe, largest_hole_mm, opened_on, best_before) values
+  ('d0000000-0000-4000-8000-000000000805', 'SEALANT', 'Tarn milk', 1000, 'LATEX_LOW_AMMONIA', false, 6, current_date - 120, current_date + 260),
+  ('d0000000-0000-4000-8000-000000000806', 'SEALANT', 'Moss gel for tubes', 500, 'FIBRE', true, 3, current_date - 300, current_date - 20);
+
+insert into shelf_item (id, kind, name, amount, min_width_mm, max_width_mm, bsd_mm, valve, removable_core) values
+  ('d0000000-0000-4000-8000-000000000807', 'TUBE', 'Drover tube 50-65', 3, 50, 65, 622, 'PRESTA', true),
+  ('d0000000-0000-4000-8000-000000000808', 'TUBE', 'Drover tube 406', 1, 50, 65, 406, 'SCHRADER', true);
+
+insert into shelf_item (id, kind, name, tool) values
+  ('d0000000-0000-4000-8000-000000000809', 'TOOL', 'Yellow levers', 'LEVERS'),
+  ('d0000000-0000-4000-8000-000000000810', 'TOOL', 'Core key', 'CORE_TOOL'),
+  ('d0000000-0000-4000-8000-000000000811', 'TOOL', 'Hut floor pump', 'PUMP'),
+  ('d0000000-0000-4000-8000-000000000812', 'TOOL', 'Workshop alcohol', 'ALCOHOL');
+

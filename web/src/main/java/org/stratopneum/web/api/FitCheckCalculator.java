@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.stratopneum.core.check.Range;
 import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.FitCheck;
 import org.stratopneum.core.fit.RimBed;
@@ -19,6 +20,8 @@ import org.stratopneum.core.tire.TireOnRim;
 /** Whether parts go together. */
 @RestController
 class FitCheckCalculator {
+
+    private static final Range ROOM_MM = Range.closed(0, 60, "mm");
 
     private final JsonBody json;
     private final VerdictAnswers verdicts;
@@ -52,7 +55,7 @@ class FitCheckCalculator {
         FitCase.Marks marks = marks(fields.object("marks"));
         Optional<FitCase.Valve> valve = fields.optionalObject("valve").map(FitCheckCalculator::valve);
         Optional<FitCase.Tube> tube = fields.optionalObject("tube").map(FitCheckCalculator::tube);
-        Double clearance = fields.optionalNumber("clearanceMm", FitCase.CLEARANCE_MM);
+        Double clearance = fields.optionalNumber("clearanceMm", ROOM_MM);
         Double load = fields.optionalNumber("loadKg", FitCase.LOAD_KG);
         boolean tubeless = fields.requiredFlag("tubeless");
         Optional<FitCase> parts = fields.build(() -> new FitCase(

@@ -28,6 +28,7 @@ public record BikeStanding(
         Map<Ground, Double> ground,
         UUID wheelsetId,
         String wheelsetName,
+        Openings openings,
         WheelStanding rear,
         WheelStanding front) {
 

@@ -12,7 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.fault.NotThereException;
-import org.stratopneum.web.logbook.LogDetail.PressureRead;
+import org.stratopneum.web.logbook.LogDetail.GaugeRead;
 import org.stratopneum.web.logbook.LogDetail.TireFitted;
 import org.stratopneum.web.logbook.LogKind;
 import org.stratopneum.web.logbook.Logbook;
@@ -106,6 +106,7 @@ public class Garage {
                 ride,
                 bike.wheelsetId(),
                 bike.wheelsetName(),
+                new Openings(bike.openingRearMm(), bike.openingFrontMm()),
                 wheels.get(WheelPosition.REAR),
                 wheels.get(WheelPosition.FRONT));
     }
@@ -122,6 +123,7 @@ public class Garage {
                         row.rimDepthMm(),
                         Boolean.TRUE.equals(row.hookless()),
                         row.tubelessBed(),
+                        row.rimValveHoleMm(),
                         row.rimMaxKpa(),
                         row.rimSpokes()),
                 row.tireId() == null ? Optional.empty() : Optional.of(tireOf(row)),
@@ -145,6 +147,6 @@ public class Garage {
 
     private WheelStanding.Reading readingOf(StandingRow row) {
         return new WheelStanding.Reading(
-                (PressureRead) logbook.detail(LogKind.PRESSURE_READ, row.readingDetail()), row.readAt());
+                (GaugeRead) logbook.detail(row.readingKind(), row.readingDetail()), row.readAt());
     }
 }

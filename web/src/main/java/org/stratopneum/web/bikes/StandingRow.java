@@ -6,6 +6,7 @@ import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.DropSchool;
 import org.stratopneum.core.pressure.Posture;
+import org.stratopneum.web.logbook.LogKind;
 
 /** One wheel in its bike, flat as the query gives it. */
 record StandingRow(
@@ -20,6 +21,8 @@ record StandingRow(
         double luggageRearKg,
         DropSchool dropSchool,
         boolean wet,
+        Double openingRearMm,
+        Double openingFrontMm,
         UUID wheelsetId,
         String wheelsetName,
         UUID wheelId,
@@ -30,6 +33,7 @@ record StandingRow(
         Double rimDepthMm,
         Boolean hookless,
         RimBed tubelessBed,
+        Double rimValveHoleMm,
         Double rimMaxKpa,
         Integer rimSpokes,
         UUID tireId,
@@ -47,5 +51,6 @@ record StandingRow(
         Double maxLoadKg,
         String fittedDetail,
         Instant fittedSince,
+        LogKind readingKind,
         String readingDetail,
         Instant readAt) {}

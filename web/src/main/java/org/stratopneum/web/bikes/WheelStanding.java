@@ -13,7 +13,7 @@ import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSize;
-import org.stratopneum.web.logbook.LogDetail.PressureRead;
+import org.stratopneum.web.logbook.LogDetail.GaugeRead;
 import org.stratopneum.web.logbook.LogDetail.TireFitted;
 
 /**
@@ -34,8 +34,24 @@ public record WheelStanding(
             Double depthMm,
             boolean hookless,
             RimBed bed,
+            Double valveHoleMm,
             Double maxKpa,
-            Integer spokes) {}
+            Integer spokes) {
+
+        Rim taped() {
+            return new Rim(
+                    id,
+                    name,
+                    internalWidthMm,
+                    beadSeatDiameterMm,
+                    depthMm,
+                    hookless,
+                    RimBed.TAPED,
+                    valveHoleMm,
+                    maxKpa,
+                    spokes);
+        }
+    }
 
     /** The tire that is on it and how it was fitted; widths (mm), pressures (kPa gauge), load (kg). */
     public record Tire(
@@ -61,7 +77,7 @@ public record WheelStanding(
     public record Marks(boolean tubeless, boolean hookless, boolean directional) {}
 
     /** What was last read, and when. */
-    public record Reading(PressureRead read, Instant at) {}
+    public record Reading(GaugeRead read, Instant at) {}
 
     /** Size of the fitted tire; empty without one. */
     public Optional<TireSize> tireSize() {
@@ -93,7 +109,7 @@ public record WheelStanding(
      *
      * @param load load on the wheel, or null
      */
-    public Optional<FitCase> fitCase(Mass load) {
+    public Optional<FitCase> fitCase(Mass load, FitParts parts) {
         return laidOn().flatMap(onRim -> unlessRefused(() -> new FitCase(
                 onRim,
                 new FitCase.Rim(
@@ -103,13 +119,37 @@ public record WheelStanding(
                         rim.hookless(),
                         rim.bed(),
                         rim.maxKpa(),
-                        null),
+                        rim.valveHoleMm()),
                 tire.orElseThrow().printed(),
-                null,
-                null,
-                null,
+                parts.valve(),
+                parts.tube(),
+                parts.openingMm() == null
+                        ? null
+                        : (parts.openingMm() - onRim.section().inflatedWidth().mm()) / 2,
                 load,
                 !tubed())));
+    }
+
+    /**
+     * The wheel as it would stand with another tire, or another set-up, on it.
+     *
+     * @param taped whether its bed is taped by then
+     */
+    public WheelStanding with(Tire other, TireFitted how, boolean taped) {
+        Rim then = taped && rim.bed() == RimBed.UNTAPED ? rim.taped() : rim;
+        Tire on = new Tire(
+                other.id(),
+                other.name(),
+                other.size(),
+                other.measuringRimWidthMm(),
+                other.casing(),
+                other.marks(),
+                other.maxKpa(),
+                other.minKpa(),
+                other.maxLoadKg(),
+                how,
+                other.since());
+        return new WheelStanding(wheelId, position, then, Optional.of(on), lastReading);
     }
 
     public Optional<Setup> setup() {

@@ -28,7 +28,6 @@ import org.stratopneum.web.wording.Units;
 @Service
 class CorrectionDesk {
 
-    private static final List<LogKind> FITTING = List.of(LogKind.TIRE_FITTED, LogKind.TIRE_REMOVED);
     private static final int FITTINGS = 1000;
 
     private final Logbook logbook;
@@ -53,6 +52,11 @@ class CorrectionDesk {
      * @param stale whether something else has taken its place already
      */
     record Page(UUID id, LogKind kind, LogLine line, UUID wheel, FormView form, Units units, boolean stale) {
+        /** Whether it is something that a gauge showed. */
+        public boolean reading() {
+            return LogKind.READINGS.contains(kind);
+        }
+
         public List<SetupKind> setups() {
             return List.of(SetupKind.values());
         }
@@ -96,7 +100,7 @@ class CorrectionDesk {
     }
 
     private void check(FormReader reader, LogRow row, CorrectionForm.Corrected corrected) {
-        if (FITTING.contains(row.kind())) {
+        if (LogKind.FITTINGS.contains(row.kind())) {
             checkOrder(reader, row, corrected.at());
         }
         if (corrected.detail() instanceof LogDetail.TireFitted fitted && fitted.measuredWidthMm() != null) {
@@ -110,7 +114,7 @@ class CorrectionDesk {
 
     /** Tires go on and come off in the order in which they did; only the days between may move. */
     private void checkOrder(FormReader reader, LogRow row, Instant at) {
-        boolean outOfOrder = logbook.ofWheel(row.subject().wheelId(), FITTING, FITTINGS).stream()
+        boolean outOfOrder = logbook.ofWheel(row.subject().wheelId(), LogKind.FITTINGS, FITTINGS).stream()
                 .filter(other -> !other.struck() && !other.id().equals(row.id()))
                 .anyMatch(other -> comesBefore(other, row)
                         ? other.happenedAt().isAfter(at)

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.job.Measured;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.GaugePressure;
@@ -39,11 +40,13 @@ final class CorrectionForm {
     Map<String, String> texts() {
         Map<String, String> texts = new TreeMap<>();
         texts.put("at", localMinute().toString());
-        if (detail instanceof LogDetail.PressureRead read) {
+        if (detail instanceof LogDetail.GaugeRead read) {
             texts.put("unit", read.readIn().name());
             texts.put("value", QuantityText.typed(read.gaugeKpa(), read.readIn()));
             texts.put("state", read.afterInflation() ? "SET" : "FOUND");
             texts.put("temperature", QuantityText.typed(row.temperatureC(), rider.temperatureUnit()));
+        } else if (detail instanceof LogDetail.SealantAdded added) {
+            texts.put("volume", QuantityText.typed(added.volumeMl(), rider.volumeUnit()));
         } else if (detail instanceof LogDetail.TireFitted fitted) {
             texts.put("setup", fitted.setup().name());
             texts.put("insert", fitted.insert() ? "on" : "");
@@ -66,18 +69,23 @@ final class CorrectionForm {
         }
         Double temperature = row.temperatureC();
         LogDetail corrected = detail;
-        if (detail instanceof LogDetail.PressureRead read) {
+        if (detail instanceof LogDetail.GaugeRead read) {
             temperature = reader.quantity(
                             "temperature", Temperature.CELSIUS, rider.temperatureUnit(), row.temperatureC())
                     .orElse(null);
             corrected = reading(reader, read).orElse(null);
+        } else if (detail instanceof LogDetail.SealantAdded added) {
+            corrected = reader.requiredQuantity(
+                            "volume", Measured.SEALANT.range(), rider.volumeUnit(), added.volumeMl())
+                    .map(LogDetail.SealantAdded::new)
+                    .orElse(null);
         } else if (detail instanceof LogDetail.TireFitted fitted) {
             corrected = fitting(reader, fitted).orElse(null);
         }
         return reader.problems().isEmpty() ? Optional.of(new Corrected(at, temperature, corrected)) : Optional.empty();
     }
 
-    private static Optional<LogDetail> reading(FormReader reader, LogDetail.PressureRead read) {
+    private static Optional<LogDetail> reading(FormReader reader, LogDetail.GaugeRead read) {
         Optional<PressureUnit> unit = reader.choice("unit", PressureUnit.class);
         if (reader.isBlank("unit")) {
             reader.fault("unit", Problem.MISSING);
@@ -86,8 +94,9 @@ final class CorrectionForm {
                 .map(found -> read.gaugeKpa())
                 .orElse(null);
         return unit.flatMap(found -> reader.requiredQuantity("value", GaugePressure.TIRE_KPA, found, kept)
-                .map(kpa ->
-                        new LogDetail.PressureRead(kpa, found, "SET".equals(reader.text("state")), read.toldKpa())));
+                .map(kpa -> read instanceof LogDetail.PressureRead plain
+                        ? new LogDetail.PressureRead(kpa, found, "SET".equals(reader.text("state")), plain.toldKpa())
+                        : read.reread(kpa, found)));
     }
 
     private Optional<LogDetail> fitting(FormReader reader, LogDetail.TireFitted fitted) {

@@ -8,6 +8,7 @@ import org.springframework.stereotype.Service;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.fit.FitCheck;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.FitParts;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.pressure.AdviceView;
@@ -121,7 +122,9 @@ public class BikeDrafts {
     }
 
     private FitText fit(WheelStanding wheel, Draft draft) {
-        return wheel.fitCase(null)
+        FitParts parts =
+                new FitParts(null, null, draft.shown().bike().openings().at(wheel.position()));
+        return wheel.fitCase(null, parts)
                 .map(FitCheck::of)
                 .map(check -> fitWording.of(check, draft.form().units()))
                 .orElse(null);

@@ -14,10 +14,12 @@ import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.tire.SizeText;
 import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Openings;
 import org.stratopneum.web.ride.RideForm;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.FormView;
 import org.stratopneum.web.wording.ProblemWording;
+import org.stratopneum.web.wording.QuantityText;
 import org.stratopneum.web.wording.Units;
 
 /**
@@ -37,8 +39,10 @@ public final class BikeForm {
     private final Map<String, String> typed;
     private final RideForm ride;
     private final Units units;
+    private final Openings kept;
 
-    private BikeForm(Map<String, String> typed, RideForm ride, Units units) {
+    private BikeForm(Map<String, String> typed, RideForm ride, Units units, Openings kept) {
+        this.kept = kept;
         this.typed = typed;
         this.ride = ride;
         this.units = units;
@@ -66,7 +70,7 @@ public final class BikeForm {
                     .ifPresent(posture -> typed.put("drop", posture.usualDrop().name()));
         }
         RideForm ride = RideForm.blank(riderKg, units.mass(), typed);
-        return new BikeForm(typed, ride, units.withMass(ride.massUnit()));
+        return new BikeForm(typed, ride, units.withMass(ride.massUnit()), null);
     }
 
     /** A bike that is kept, filled from it and overlaid with what was typed. */
@@ -74,9 +78,11 @@ public final class BikeForm {
         Map<String, String> typed = new TreeMap<>();
         typed.put("name", bike.name());
         typed.put(POSTURE, bike.posture().name());
+        typed.put("openingRear", QuantityText.typed(bike.openings().rearMm(), units.length()));
+        typed.put("openingFront", QuantityText.typed(bike.openings().frontMm(), units.length()));
         typed.putAll(known(parameters));
         RideForm ride = RideForm.of(bike, riderKg, units.mass(), parameters);
-        return new BikeForm(typed, ride, units.withMass(ride.massUnit()));
+        return new BikeForm(typed, ride, units.withMass(ride.massUnit()), bike.openings());
     }
 
     private static Map<String, String> known(Map<String, String> parameters) {
@@ -171,12 +177,19 @@ public final class BikeForm {
         if (reader.isBlank(POSTURE)) {
             reader.fault(POSTURE, Problem.MISSING);
         }
+        Openings openings = new Openings(
+                opening(reader, "openingRear", kept == null ? null : kept.rearMm()),
+                opening(reader, "openingFront", kept == null ? null : kept.frontMm()));
         problems.addAll(reader.problems().list());
         Optional<RideForm.Ride> usual = ride.ride(problems);
         if (called.isEmpty() || posture.isEmpty() || usual.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(new BikeSpec(called.get(), posture.get(), usual.get()));
+        return Optional.of(new BikeSpec(called.get(), posture.get(), usual.get(), openings));
+    }
+
+    private Double opening(FormReader reader, String field, Double was) {
+        return reader.quantity(field, Openings.RANGE, units.length(), was).orElse(null);
     }
 
     /** Reads the pair of wheels alone. */

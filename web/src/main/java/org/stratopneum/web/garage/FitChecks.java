@@ -2,16 +2,24 @@ package org.stratopneum.web.garage;
 
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.check.Verdict;
+import org.stratopneum.core.fit.FitCase;
+import org.stratopneum.core.fit.FitCheck;
+import org.stratopneum.core.fit.FitCode;
 import org.stratopneum.core.pressure.Setup;
+import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.quantity.Length;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.Units;
 
 /**
- * What makes a tire impossible or unsafe on a rim, said beside the field that can mend it. More is judged by the fitting
- * desk; here only what no page could reckon with, and what must never be mounted.
+ * What makes a tire impossible or unsafe on a rim, said beside the field that can mend it. What only wants care is said on
+ * the wheel's page, where it can be accepted.
  */
 final class FitChecks {
 
@@ -21,11 +29,13 @@ final class FitChecks {
     /** A tire that does not say so must not go on a straight-walled rim. */
     static final String NOT_FOR_HOOKLESS = "not-for-hookless";
 
+    private static final String RIM_WIDTH = "rimWidth";
+
     private static final Map<String, String> FIELD_OF = Map.of(
             "nominalWidthMm", "size",
             "beadSeatDiameterMm", "size",
             "measuringRimWidthMm", "measuringRim",
-            "rimInternalWidthMm", "rimWidth",
+            "rimInternalWidthMm", RIM_WIDTH,
             "measuredWidthMm", "measured",
             "tireMaxKpa", "tireMax",
             "tireMinKpa", "tireMin",
@@ -34,8 +44,45 @@ final class FitChecks {
 
     private FitChecks() {}
 
-    /** Adds to {@code reader} what stands against this tire, set up so, on this rim. */
+    /** Where a rule that blocks is mended: the field of a whole wheel's form. */
+    private static final Map<String, String> MENDED_AT = Map.of(
+            FitCode.RIM_NARROW,
+            RIM_WIDTH,
+            FitCode.RIM_WIDE,
+            RIM_WIDTH,
+            FitCode.HOOKLESS_RIM_TOO_WIDE,
+            RIM_WIDTH,
+            FitCode.HOOKLESS_TOO_NARROW,
+            "size",
+            FitCode.TUBELESS_NOT_MARKED_HOOKLESS,
+            "tubeless",
+            FitCode.RIM_BED_UNTAPED,
+            "bed");
+
+    /** Adds to {@code reader} what stands against this tire, set up so, on this rim, beside the fields of a wheel. */
     static void check(FormReader reader, Units units, RimSpec rim, TireSpec tire, FitSpec fit) {
+        check(reader, units, rim, tire, fit, field -> field);
+    }
+
+    /**
+     * @param shownAt where a page shows what belongs to a field of a wheel that it has not
+     */
+    static void check(
+            FormReader reader, Units units, RimSpec rim, TireSpec tire, FitSpec fit, UnaryOperator<String> shownAt) {
+        FormReader whole = new FormReader(Map.of());
+        find(whole, units, rim, tire, fit);
+        whole.problems().list().stream()
+                .map(problem -> new Problem(
+                        shownAt.apply(problem.field()),
+                        problem.code(),
+                        problem.limit(),
+                        problem.value(),
+                        problem.unit()))
+                .filter(problem -> !reader.isFaulty(problem.field()))
+                .forEach(reader::add);
+    }
+
+    private static void find(FormReader reader, Units units, RimSpec rim, TireSpec tire, FitSpec fit) {
         if (tire.size().beadSeatDiameterMm() != rim.beadSeatDiameterMm()) {
             reader.add(new Problem(
                     "size",
@@ -49,7 +96,7 @@ final class FitChecks {
             reader.fault("hooklessOk", NOT_FOR_HOOKLESS);
         }
         try {
-            new TireOnRim(
+            TireOnRim onRim = new TireOnRim(
                     tire.size().nominalWidthMm(),
                     rim.beadSeatDiameterMm(),
                     tire.measuringRimWidthMm(),
@@ -64,9 +111,56 @@ final class FitChecks {
                     tire.minKpa(),
                     rim.maxKpa(),
                     tire.tubelessMarked());
+            blocks(reader, units, rim, tire, fit, onRim);
         } catch (InvalidInputException exception) {
             add(reader, units, exception.problems());
         }
+    }
+
+    /** What the fitting desk would block is not entered: it is mended by changing something. */
+    private static void blocks(
+            FormReader reader, Units units, RimSpec rim, TireSpec tire, FitSpec fit, TireOnRim onRim) {
+        FitCase parts = new FitCase(
+                onRim,
+                new FitCase.Rim(
+                        rim.internalWidthMm(),
+                        rim.beadSeatDiameterMm(),
+                        rim.depthMm(),
+                        rim.hookless(),
+                        rim.bed(),
+                        rim.maxKpa(),
+                        rim.valveHoleMm()),
+                new FitCase.Marks(tire.tubelessMarked(), tire.hooklessAllowed(), tire.maxKpa(), tire.maxLoadKg()),
+                null,
+                null,
+                null,
+                null,
+                fit.setup() == SetupKind.TUBELESS);
+        FitCheck.of(parts).verdicts().stream()
+                .filter(verdict -> verdict.level() == Level.BLOCKS && MENDED_AT.containsKey(verdict.code()))
+                .filter(verdict -> !reader.isFaulty(MENDED_AT.get(verdict.code())))
+                .forEach(verdict -> reader.add(inUnits(problemOf(verdict), units)));
+    }
+
+    private static Problem problemOf(Verdict verdict) {
+        String field = MENDED_AT.get(verdict.code());
+        return switch (verdict.code()) {
+            case FitCode.RIM_NARROW -> lengths(field, verdict, 3, 1);
+            case FitCode.RIM_WIDE -> lengths(field, verdict, 4, 1);
+            case FitCode.HOOKLESS_RIM_TOO_WIDE -> lengths(field, verdict, 2, 1);
+            case FitCode.HOOKLESS_TOO_NARROW -> lengths(field, verdict, 1, 0);
+            default -> Problem.of(field, verdict.code());
+        };
+    }
+
+    /** A problem whose limit and value stand at these places among the details. */
+    private static Problem lengths(String field, Verdict verdict, int limit, int value) {
+        return new Problem(
+                field,
+                verdict.code(),
+                ((Length) verdict.details().get(limit)).mm(),
+                ((Length) verdict.details().get(value)).mm(),
+                "mm");
     }
 
     private static void add(FormReader reader, Units units, List<Problem> problems) {

@@ -69,6 +69,7 @@ class FitDesk {
                 rider.units(),
                 SizeText.read(typed.get("size")),
                 shelf,
+                List.of(),
                 wheel.id(),
                 0);
     }
@@ -93,7 +94,7 @@ class FitDesk {
         Optional<LocalDate> since = FittingDay.read(reader, today);
         checkOrder(reader, wheel, shelf, since.orElse(null), rider);
         if (tire.isPresent() && fit.isPresent()) {
-            FitChecks.check(reader, rider.units(), rim, tire.get(), fit.get());
+            FitChecks.check(reader, rider.units(), rim, tire.get(), fit.get(), FitDesk::fieldOf);
         }
         if (tire.isEmpty() || fit.isEmpty() || !reader.problems().isEmpty()) {
             Map<String, String> errors =
@@ -102,6 +103,11 @@ class FitDesk {
         }
         FitSpec wanted = shelf == null ? fit.get() : fit.get().fromTheShelf(shelf);
         return new Outcome(null, workshop.fit(wheel, wanted, newId, since.orElse(null)));
+    }
+
+    /** The rim is what it is here: what it lacks is mended by another tire, or another set-up. */
+    private static String fieldOf(String field) {
+        return field.equals("bed") ? "setup" : PartDesk.tireFieldOf(field);
     }
 
     private boolean isOn(PartsMapper.WheelRow wheel, String tire) {
@@ -114,7 +120,8 @@ class FitDesk {
     /** Faults of a tire from the shelf are said beside the choice: its own fields are not shown to be mended. */
     private static Map<String, String> onTheShelf(Map<String, String> errors) {
         Map<String, String> moved = new TreeMap<>(errors);
-        for (String field : List.of("size", "hooklessOk", "tireMin", "tireMax", "measuringRim", "rimWidth")) {
+        for (String field :
+                List.of("size", "hooklessOk", "tubeless", "tireMin", "tireMax", "measuringRim", "rimWidth")) {
             String message = moved.remove(field);
             if (message != null) {
                 moved.putIfAbsent("shelf", message);

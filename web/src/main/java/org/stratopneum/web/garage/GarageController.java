@@ -65,13 +65,27 @@ class GarageController {
     }
 
     @PostMapping("/tires/{id}/retire")
-    String retireTire(@PathVariable UUID id) {
-        return done(desk.retireTire(id, true));
+    String retireTire(@PathVariable UUID id, @RequestParam(defaultValue = "") String from) {
+        return backTo(from, desk.retireTire(id, true));
     }
 
     @PostMapping("/tires/{id}/restore")
-    String restoreTire(@PathVariable UUID id) {
-        return done(desk.retireTire(id, false));
+    String restoreTire(@PathVariable UUID id, @RequestParam(defaultValue = "") String from) {
+        return backTo(from, desk.retireTire(id, false));
+    }
+
+    @PostMapping("/rims/{id}/retire")
+    String retireRim(@PathVariable UUID id) {
+        return backTo("shelf", desk.retireRim(id, true));
+    }
+
+    @PostMapping("/rims/{id}/restore")
+    String restoreRim(@PathVariable UUID id) {
+        return backTo("shelf", desk.retireRim(id, false));
+    }
+
+    private static String backTo(String from, boolean done) {
+        return "shelf".equals(from) && done ? "redirect:/shelf" : done(done);
     }
 
     private static String done(boolean done) {

@@ -128,6 +128,16 @@ class GarageDesk {
         return true;
     }
 
+    /** Retires a rim or restores it; one that is built into a wheel stays. False when it stays. */
+    @Transactional
+    boolean retireRim(UUID id, boolean retire) {
+        if (retire && !parts.wheelsOnRim(id).isEmpty()) {
+            return false;
+        }
+        found(parts.retireRim(id, retire ? today() : null));
+        return true;
+    }
+
     private static void found(int rows) {
         if (rows == 0) {
             throw new NotThereException();

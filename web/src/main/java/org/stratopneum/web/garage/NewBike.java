@@ -36,6 +36,7 @@ public record NewBike(BikeSpec bike, NewWheelset wheels) {
                 bike.ride().ground().shares(),
                 UUID.randomUUID(),
                 wheels.name(),
+                bike.openings(),
                 standing(WheelPosition.REAR, wheels.rear()),
                 standing(WheelPosition.FRONT, wheels.front()));
     }
@@ -54,6 +55,7 @@ public record NewBike(BikeSpec bike, NewWheelset wheels) {
                         rim.depthMm(),
                         rim.hookless(),
                         rim.bed(),
+                        rim.valveHoleMm(),
                         rim.maxKpa(),
                         rim.spokes()),
                 Optional.of(new WheelStanding.Tire(

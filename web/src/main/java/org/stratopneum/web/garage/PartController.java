@@ -60,6 +60,33 @@ class PartController {
         return after(TIRE, desk.changeTire(id, null, typed, version), response, model);
     }
 
+    @PostMapping("/tires/{id}/duplicate")
+    String duplicateTire(@PathVariable UUID id) {
+        return "redirect:/tires/" + desk.duplicateTire(id);
+    }
+
+    @GetMapping("/rims/new")
+    String newRim(Model model) {
+        model.addAttribute("newId", UUID.randomUUID());
+        return show(RIM, desk.blankRim(), model);
+    }
+
+    @PostMapping("/rims")
+    String addRim(
+            @RequestParam Map<String, String> typed,
+            @RequestParam UUID newId,
+            HttpServletResponse response,
+            Model model) {
+        model.addAttribute("newId", newId);
+        PartDesk.Outcome outcome = desk.addRim(newId, typed);
+        return outcome.again() == null ? "redirect:/shelf" : after(RIM, outcome, response, model);
+    }
+
+    @PostMapping("/rims/{id}/duplicate")
+    String duplicateRim(@PathVariable UUID id) {
+        return "redirect:/rims/" + desk.duplicateRim(id);
+    }
+
     @GetMapping("/rims/{id}")
     String rim(@PathVariable UUID id, Model model) {
         return show(RIM, desk.rim(id), model);

@@ -7,29 +7,55 @@ import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.tire.SizeText;
 import org.stratopneum.core.tire.TireSize;
+import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.WheelPlace;
+import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.logbook.LogLine;
+import org.stratopneum.web.logbook.LogRow;
+import org.stratopneum.web.logbook.LogWording;
+import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.wording.Age;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.FormView;
 import org.stratopneum.web.wording.ProblemWording;
+import org.stratopneum.web.wording.Wording;
 
 /** Changes rims and tires; a change that would make a fitted pair impossible is refused. */
 @Service
 class PartDesk {
 
+    private static final int PLACES = 100;
+
     private final PartsMapper parts;
     private final Riders riders;
     private final ProblemWording problemWording;
+    private final Logbook logbook;
+    private final LogWording logWording;
+    private final Wording wording;
+    private final Garage garage;
 
-    PartDesk(PartsMapper parts, Riders riders, ProblemWording problemWording) {
+    PartDesk(
+            PartsMapper parts,
+            Riders riders,
+            ProblemWording problemWording,
+            Logbook logbook,
+            LogWording logWording,
+            Wording wording,
+            Garage garage) {
+        this.garage = garage;
         this.parts = parts;
         this.riders = riders;
         this.problemWording = problemWording;
+        this.logbook = logbook;
+        this.logWording = logWording;
+        this.wording = wording;
     }
 
     /** What came of a change: nothing to say, or the page again with what is wrong. */
@@ -58,6 +84,7 @@ class PartDesk {
                 rider.units(),
                 SizeText.read(texts.get("size")),
                 List.of(),
+                row == null ? List.of() : been(logbook.ofTire(row.id(), PLACES), rider),
                 row == null ? null : wheelUnder(row.id()).orElse(null),
                 version);
     }
@@ -95,12 +122,68 @@ class PartDesk {
     private void checkOnRim(FormReader reader, Rider rider, UUID wheelId, TireSpec tire) {
         PartsMapper.WheelRow wheel = parts.wheel(wheelId).orElseThrow(NotThereException::new);
         RimSpec rim = specOf(parts.rim(wheel.rimId()).orElseThrow(NotThereException::new));
-        FitChecks.check(reader, rider.units(), rim, tire, onWheel(tire));
+        FitChecks.check(reader, rider.units(), rim, tire, onWheel(tire, wheelId), PartDesk::tireFieldOf);
     }
 
     /** What counts when a part is changed under a tire that is on already: no width measured anew, no insert. */
-    private static FitSpec onWheel(TireSpec tire) {
-        return new FitSpec(null, tire, SetupKind.TUBELESS, false, null);
+    private FitSpec onWheel(TireSpec tire, UUID wheelId) {
+        WheelPlace place = garage.place(wheelId);
+        SetupKind setup = garage.bikeOn(place.bikeId(), place.wheelsetId())
+                .wheel(place.position())
+                .flatMap(WheelStanding::tire)
+                .map(fitted -> fitted.fitted().setup())
+                .orElse(SetupKind.TUBELESS);
+        return new FitSpec(null, tire, setup, false, null);
+    }
+
+    /** A tire's page has none of the rim's fields. */
+    static String tireFieldOf(String field) {
+        return field.equals("rimWidth") || field.equals("bed") ? "size" : field;
+    }
+
+    private List<PartPage.Been> been(List<LogRow> rows, Rider rider) {
+        return rows.stream()
+                .filter(row -> !row.struck())
+                .map(row -> {
+                    LogLine line = logWording.line(row, rider);
+                    return new PartPage.Been(
+                            Age.date(row.happenedAt(), rider.zoneId()), line.bike() + " " + line.where(), line.what());
+                })
+                .toList();
+    }
+
+    /** Another tire of the same kind, with its name, on the shelf. */
+    @Transactional
+    UUID duplicateTire(UUID id) {
+        UUID copy = UUID.randomUUID();
+        parts.insertTire(copy, specOf(parts.tire(id).orElseThrow(NotThereException::new)));
+        return copy;
+    }
+
+    /** The same for a rim. */
+    @Transactional
+    UUID duplicateRim(UUID id) {
+        UUID copy = UUID.randomUUID();
+        parts.insertRim(copy, specOf(parts.rim(id).orElseThrow(NotThereException::new)));
+        return copy;
+    }
+
+    /** A rim to be entered for the shelf. */
+    @Transactional(readOnly = true)
+    PartPage blankRim() {
+        return rimPage(null, riders.self(), Map.of("bed", RimBed.UNTAPED.name()), Map.of(), 0);
+    }
+
+    @Transactional
+    Outcome addRim(UUID newId, Map<String, String> typed) {
+        Rider rider = riders.self();
+        FormReader reader = new FormReader(typed);
+        Optional<RimSpec> rim = new PartFields(rider.units()).rim(reader, null, RimBed.UNTAPED, null);
+        if (rim.isEmpty() || !reader.problems().isEmpty()) {
+            return new Outcome(rimPage(null, rider, typed, messages(reader), 0), false, null);
+        }
+        parts.insertRim(newId, rim.get());
+        return new Outcome(null, false, null);
     }
 
     /** @throws NotThereException when this rider has no such rim */
@@ -115,19 +198,24 @@ class PartDesk {
 
     private PartPage rimPage(
             PartsMapper.RimRow row, Rider rider, Map<String, String> texts, Map<String, String> errors, int version) {
+        List<PartsMapper.WheelRow> wheels = row == null ? List.of() : parts.wheelsOnRim(row.id());
         return new PartPage(
-                row.id(),
-                row.name(),
+                row == null ? null : row.id(),
+                row == null ? null : row.name(),
                 null,
                 new FormView(texts, errors),
                 rider.units(),
                 List.of(),
                 List.of(),
-                parts.wheelsOnRim(row.id()).stream()
-                        .map(PartsMapper.WheelRow::id)
-                        .findFirst()
-                        .orElse(null),
+                wheels.stream().map(this::built).toList(),
+                wheels.stream().map(PartsMapper.WheelRow::id).findFirst().orElse(null),
                 version);
+    }
+
+    /** A rim stays in the wheel that it was built into. */
+    private PartPage.Been built(PartsMapper.WheelRow wheel) {
+        return new PartPage.Been(
+                "", wheel.bikeName() + " " + wording.of("position", wheel.position()), wording.text("shelf.built-in"));
     }
 
     @Transactional
@@ -138,17 +226,9 @@ class PartDesk {
         Optional<RimSpec> rim = new PartFields(rider.units()).rim(reader, null, row.tubelessBed(), specOf(row));
         rim.ifPresent(changed -> parts.wheelsOnRim(id)
                 .forEach(wheel -> fittedTire(wheel.id()).ifPresent(tire -> {
-                    FormReader between = new FormReader(typed);
-                    FitChecks.check(between, rider.units(), changed, tire, onWheel(tire));
                     // said beside the rim's own fields: this page has none of the tire's
-                    between.problems()
-                            .list()
-                            .forEach(problem -> reader.add(new Problem(
-                                    rimFieldOf(problem.field()),
-                                    problem.code(),
-                                    problem.limit(),
-                                    problem.value(),
-                                    problem.unit())));
+                    FitSpec on = onWheel(tire, wheel.id());
+                    FitChecks.check(reader, rider.units(), changed, tire, on, PartDesk::rimFieldOf);
                 })));
         if (rim.isEmpty() || !reader.problems().isEmpty()) {
             return new Outcome(rimPage(row, rider, typed, messages(reader), version), false, null);
@@ -167,7 +247,8 @@ class PartDesk {
         return switch (field) {
             case "size" -> "rimDiameter";
             case "hooklessOk" -> "hookless";
-            case "rimMax" -> "rimMax";
+            case "tubeless" -> "hookless";
+            case "rimMax", "bed" -> field;
             default -> "rimWidth";
         };
     }
@@ -208,6 +289,7 @@ class PartDesk {
                 row.depthMm(),
                 row.hookless(),
                 row.tubelessBed(),
+                row.valveHoleMm(),
                 row.maxKpa(),
                 row.spokes(),
                 row.boughtOn(),

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
+import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Setup;
@@ -126,6 +127,8 @@ final class PartFields {
         Optional<String> name = reader.name("rim", LONGEST_NAME);
         Optional<Double> depth =
                 reader.quantity("rimDepth", DEPTH_MM, units.length(), kept == null ? null : kept.depthMm());
+        Optional<Double> hole = reader.quantity(
+                "valveHole", FitCase.VALVE_HOLE_MM, units.length(), kept == null ? null : kept.valveHoleMm());
         Optional<RimBed> bed = reader.choice("bed", RimBed.class);
         Optional<Double> max =
                 reader.quantity("rimMax", Setup.PRINTED_MAX_KPA, units.pressure(), kept == null ? null : kept.maxKpa());
@@ -142,6 +145,7 @@ final class PartFields {
                 depth.orElse(null),
                 reader.ticked("hookless"),
                 bed.orElse(usualBed),
+                hole.orElse(null),
                 max.orElse(null),
                 spokes.orElse(null),
                 bought.orElse(null),
@@ -174,6 +178,7 @@ final class PartFields {
         texts.put("rimDepth", QuantityText.typed(rim.depthMm(), units.length()));
         texts.put("hookless", tick(rim.hookless()));
         texts.put("bed", rim.bed().name());
+        texts.put("valveHole", QuantityText.typed(rim.valveHoleMm(), units.length()));
         texts.put("rimMax", QuantityText.typed(rim.maxKpa(), units.pressure()));
         texts.put("spokes", plain(rim.spokes()));
         texts.put("rimBought", plain(rim.boughtOn()));

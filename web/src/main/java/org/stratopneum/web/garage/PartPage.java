@@ -18,6 +18,7 @@ import org.stratopneum.web.wording.Units;
  * @param position of the wheel, or null for a part
  * @param meant what the size that was typed may mean
  * @param shelf tires that could go on; empty where none is chosen
+ * @param been where the part has been, newest first
  * @param back the wheel that the page leads back to, or null
  */
 record PartPage(
@@ -28,8 +29,12 @@ record PartPage(
         Units units,
         List<TireSize> meant,
         List<GaragePage.SpareTire> shelf,
+        List<Been> been,
         UUID back,
         int version) {
+
+    /** From when on it was where, or came off. */
+    public record Been(String when, String where, String what) {}
 
     public List<SetupKind> setups() {
         return List.of(SetupKind.values());

@@ -35,10 +35,12 @@ interface PartsMapper {
             Double depthMm,
             boolean hookless,
             RimBed tubelessBed,
+            Double valveHoleMm,
             Double maxKpa,
             Integer spokes,
             LocalDate boughtOn,
             BigDecimal price,
+            LocalDate retiredOn,
             int version) {}
 
     record TireRow(
@@ -64,11 +66,11 @@ interface PartsMapper {
 
     @Insert("""
             insert into bike (id, name, position, posture, bike_kg, gear_kg, luggage_front_kg, luggage_middle_kg,
-                              luggage_rear_kg, drop_school, wet)
+                              luggage_rear_kg, drop_school, wet, opening_rear_mm, opening_front_mm)
             values (#{id}, #{bike.name}, (select coalesce(max(position), 0) + 1 from bike), #{bike.posture},
                     #{bike.ride.mass.bikeKg}, #{bike.ride.mass.gearKg}, #{bike.ride.mass.luggageFrontKg},
                     #{bike.ride.mass.luggageMiddleKg}, #{bike.ride.mass.luggageRearKg}, #{bike.ride.drop},
-                    #{bike.ride.wet})
+                    #{bike.ride.wet}, #{bike.openings.rearMm}, #{bike.openings.frontMm})
             on conflict do nothing
             """)
     int insertBike(UUID id, BikeSpec bike);
@@ -79,7 +81,8 @@ interface PartsMapper {
                 gear_kg = #{bike.ride.mass.gearKg}, luggage_front_kg = #{bike.ride.mass.luggageFrontKg},
                 luggage_middle_kg = #{bike.ride.mass.luggageMiddleKg},
                 luggage_rear_kg = #{bike.ride.mass.luggageRearKg}, drop_school = #{bike.ride.drop},
-                wet = #{bike.ride.wet}, version = version + 1
+                wet = #{bike.ride.wet}, opening_rear_mm = #{bike.openings.rearMm},
+                opening_front_mm = #{bike.openings.frontMm}, version = version + 1
             where id = #{id} and version = #{version}
             """)
     int updateBike(UUID id, BikeSpec bike, int version);
@@ -126,29 +129,45 @@ interface PartsMapper {
     List<WheelRow> wheelsOnRim(UUID rimId);
 
     @Insert("""
-            insert into rim (id, name, bsd_mm, internal_width_mm, depth_mm, hookless, tubeless_bed, max_kpa, spokes,
-                             bought_on, price)
+            insert into rim (id, name, bsd_mm, internal_width_mm, depth_mm, hookless, tubeless_bed, valve_hole_mm,
+                             max_kpa, spokes, bought_on, price)
             values (#{id}, #{rim.name}, #{rim.beadSeatDiameterMm}, #{rim.internalWidthMm}, #{rim.depthMm},
-                    #{rim.hookless}, #{rim.bed}, #{rim.maxKpa}, #{rim.spokes}, #{rim.boughtOn}, #{rim.price})
+                    #{rim.hookless}, #{rim.bed}, #{rim.valveHoleMm}, #{rim.maxKpa}, #{rim.spokes}, #{rim.boughtOn},
+                    #{rim.price})
+            on conflict do nothing
             """)
-    void insertRim(UUID id, RimSpec rim);
+    int insertRim(UUID id, RimSpec rim);
 
     @Update("""
             update rim
             set name = #{rim.name}, bsd_mm = #{rim.beadSeatDiameterMm}, internal_width_mm = #{rim.internalWidthMm},
                 depth_mm = #{rim.depthMm}, hookless = #{rim.hookless}, tubeless_bed = #{rim.bed},
-                max_kpa = #{rim.maxKpa}, spokes = #{rim.spokes}, bought_on = #{rim.boughtOn}, price = #{rim.price},
+                valve_hole_mm = #{rim.valveHoleMm}, max_kpa = #{rim.maxKpa}, spokes = #{rim.spokes}, bought_on = #{rim.boughtOn}, price = #{rim.price},
                 version = version + 1
             where id = #{id} and version = #{version}
             """)
     int updateRim(UUID id, RimSpec rim, int version);
 
     @Select("""
-            select id, name, bsd_mm, internal_width_mm, depth_mm, hookless, tubeless_bed, max_kpa, spokes, bought_on,
-                   price, version
-            from rim where id = #{id}
+            select * from rim where id = #{id}
             """)
     Optional<RimRow> rim(UUID id);
+
+    @Select("""
+            select * from rim r where not exists (select 1 from wheel w where w.rim_id = r.id)
+            order by retired_on is not null, name, id
+            """)
+    List<RimRow> spareRims();
+
+    @Update("update rim set retired_on = #{on}, version = version + 1 where id = #{id}")
+    int retireRim(UUID id, LocalDate on);
+
+    /** A bed that was made for tubeless is taped now; any other stays what it is. */
+    @Update("""
+            update rim set tubeless_bed = 'TAPED', version = version + 1
+            where id = #{id} and tubeless_bed = 'UNTAPED'
+            """)
+    int tapeRim(UUID id);
 
     @Insert("""
             insert into tire (id, name, nominal_width_mm, bsd_mm, measuring_rim_width_mm, casing, tubeless_marked,

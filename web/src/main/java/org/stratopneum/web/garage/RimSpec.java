@@ -10,6 +10,7 @@ import org.stratopneum.core.fit.RimBed;
  * @param beadSeatDiameterMm bead seat diameter (mm)
  * @param internalWidthMm width between the inner faces of its walls (mm)
  * @param depthMm depth from the valve's nut to the bed (mm), or null
+ * @param valveHoleMm diameter of the valve hole (mm), or null
  * @param maxKpa highest printed pressure (kPa gauge), or null
  */
 record RimSpec(
@@ -19,6 +20,7 @@ record RimSpec(
         Double depthMm,
         boolean hookless,
         RimBed bed,
+        Double valveHoleMm,
         Double maxKpa,
         Integer spokes,
         LocalDate boughtOn,

@@ -1,6 +1,10 @@
 package org.stratopneum.web.logbook;
 
+import java.util.UUID;
 import org.stratopneum.core.check.Problems;
+import org.stratopneum.core.job.Ending;
+import org.stratopneum.core.job.Job;
+import org.stratopneum.core.job.Measured;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
@@ -16,6 +20,32 @@ public sealed interface LogDetail {
         return 1;
     }
 
+    /** What a gauge showed, whatever it was read for. */
+    sealed interface GaugeRead extends LogDetail permits PressureRead, HoldStarted, HoldEnded {
+
+        /** The reading, as read (kPa gauge). */
+        double gaugeKpa();
+
+        /** The unit that was read. */
+        PressureUnit readIn();
+
+        /** Whether this is the first reading after pumping or letting out. */
+        boolean afterInflation();
+
+        default GaugePressure pressure() {
+            return GaugePressure.kpa(gaugeKpa());
+        }
+
+        /** The same for something else that was read. */
+        GaugeRead reread(double kpa, PressureUnit unit);
+    }
+
+    private static void checkTire(double gaugeKpa) {
+        Problems problems = new Problems();
+        problems.check("gaugeKpa", gaugeKpa, GaugePressure.TIRE_KPA);
+        problems.throwIfAny();
+    }
+
     /**
      * What a gauge showed.
      *
@@ -25,7 +55,7 @@ public sealed interface LogDetail {
      * @param toldKpa what the advice said at that moment (kPa gauge), or null where nobody asked
      */
     record PressureRead(double gaugeKpa, PressureUnit readIn, boolean afterInflation, Double toldKpa)
-            implements LogDetail {
+            implements GaugeRead {
         public PressureRead {
             Problems problems = new Problems();
             problems.check("gaugeKpa", gaugeKpa, GaugePressure.TIRE_KPA);
@@ -33,13 +63,58 @@ public sealed interface LogDetail {
             problems.throwIfAny();
         }
 
-        public GaugePressure pressure() {
-            return GaugePressure.kpa(gaugeKpa);
+        @Override
+        public GaugeRead reread(double kpa, PressureUnit unit) {
+            return new PressureRead(kpa, unit, afterInflation, toldKpa);
         }
 
         @Override
         public LogKind kind() {
             return LogKind.PRESSURE_READ;
+        }
+    }
+
+    /** A hold test began with this reading (kPa gauge). */
+    record HoldStarted(double gaugeKpa, PressureUnit readIn) implements GaugeRead {
+        public HoldStarted {
+            checkTire(gaugeKpa);
+        }
+
+        @Override
+        public boolean afterInflation() {
+            return true;
+        }
+
+        @Override
+        public GaugeRead reread(double kpa, PressureUnit unit) {
+            return new HoldStarted(kpa, unit);
+        }
+
+        @Override
+        public LogKind kind() {
+            return LogKind.HOLD_STARTED;
+        }
+    }
+
+    /** A hold test ended with this reading (kPa gauge); what it says is computed from both. */
+    record HoldEnded(double gaugeKpa, PressureUnit readIn) implements GaugeRead {
+        public HoldEnded {
+            checkTire(gaugeKpa);
+        }
+
+        @Override
+        public boolean afterInflation() {
+            return false;
+        }
+
+        @Override
+        public GaugeRead reread(double kpa, PressureUnit unit) {
+            return new HoldEnded(kpa, unit);
+        }
+
+        @Override
+        public LogKind kind() {
+            return LogKind.HOLD_ENDED;
         }
     }
 
@@ -76,6 +151,52 @@ public sealed interface LogDetail {
         @Override
         public LogKind kind() {
             return LogKind.WHEELSET_MOUNTED;
+        }
+    }
+
+    /** A rim was taped with so much tape (m), from the roll that the entry names. */
+    record RimTaped(Double lengthM) implements LogDetail {
+        @Override
+        public LogKind kind() {
+            return LogKind.RIM_TAPED;
+        }
+    }
+
+    /** A valve, a tube or an insert from the shelf went on a wheel. */
+    record PartFitted() implements LogDetail {
+        @Override
+        public LogKind kind() {
+            return LogKind.PART_FITTED;
+        }
+    }
+
+    /** Sealant went in (ml), from the bottle that the entry names. */
+    record SealantAdded(double volumeMl) implements LogDetail {
+        public SealantAdded {
+            Problems problems = new Problems();
+            problems.check("volumeMl", volumeMl, Measured.SEALANT.range());
+            problems.throwIfAny();
+        }
+
+        @Override
+        public LogKind kind() {
+            return LogKind.SEALANT_ADDED;
+        }
+    }
+
+    /** A job card came to an end on this wheel. */
+    record JobEnded(Job job, Ending ending, UUID card) implements LogDetail {
+        @Override
+        public LogKind kind() {
+            return LogKind.JOB_ENDED;
+        }
+    }
+
+    /** The rider knows what a rule warns of, and goes on; the note says why. It holds for the tire that is on. */
+    record WarningAccepted(String code, String note) implements LogDetail {
+        @Override
+        public LogKind kind() {
+            return LogKind.WARNING_ACCEPTED;
         }
     }
 }

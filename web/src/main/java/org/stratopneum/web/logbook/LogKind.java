@@ -1,11 +1,38 @@
 package org.stratopneum.web.logbook;
 
+import java.util.List;
+
 /** Kinds of log entries, each with the record that holds its detail. */
 public enum LogKind {
     PRESSURE_READ(LogDetail.PressureRead.class),
     TIRE_FITTED(LogDetail.TireFitted.class),
     TIRE_REMOVED(LogDetail.TireRemoved.class),
-    WHEELSET_MOUNTED(LogDetail.WheelsetMounted.class);
+    WHEELSET_MOUNTED(LogDetail.WheelsetMounted.class),
+    HOLD_STARTED(LogDetail.HoldStarted.class),
+    HOLD_ENDED(LogDetail.HoldEnded.class),
+    RIM_TAPED(LogDetail.RimTaped.class),
+    PART_FITTED(LogDetail.PartFitted.class),
+    SEALANT_ADDED(LogDetail.SealantAdded.class),
+    JOB_ENDED(LogDetail.JobEnded.class),
+    WARNING_ACCEPTED(LogDetail.WarningAccepted.class);
+
+    /** Whatever a gauge showed. */
+    public static final List<LogKind> READINGS = List.of(PRESSURE_READ, HOLD_STARTED, HOLD_ENDED);
+
+    /** What went on a wheel and came off it. */
+    public static final List<LogKind> FITTINGS = List.of(TIRE_FITTED, TIRE_REMOVED);
+
+    /** All that tells how a wheel was set up. */
+    public static final List<LogKind> SETTING_UP = List.of(
+            TIRE_FITTED,
+            TIRE_REMOVED,
+            HOLD_STARTED,
+            HOLD_ENDED,
+            RIM_TAPED,
+            PART_FITTED,
+            SEALANT_ADDED,
+            JOB_ENDED,
+            WARNING_ACCEPTED);
 
     private final Class<? extends LogDetail> detail;
 

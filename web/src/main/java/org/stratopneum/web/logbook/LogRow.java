@@ -17,6 +17,7 @@ public record LogRow(
         UUID tireId,
         UUID gaugeId,
         UUID placeId,
+        UUID partId,
         Double temperatureC,
         String detail,
         int detailVersion,
@@ -27,10 +28,11 @@ public record LogRow(
         String wheelPosition,
         String wheelsetName,
         String tireName,
-        String gaugeName) {
+        String gaugeName,
+        String partName) {
 
     public LogSubject subject() {
-        return new LogSubject(bikeId, wheelsetId, wheelId, tireId, gaugeId, placeId);
+        return new LogSubject(bikeId, wheelsetId, wheelId, tireId, gaugeId, placeId, partId);
     }
 
     /** Whether the moment was typed, and not simply that of writing. */

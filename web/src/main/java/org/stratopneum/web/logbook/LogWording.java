@@ -29,7 +29,7 @@ public class LogWording {
                 Age.time(row.happenedAt(), rider.zoneId()),
                 row.bikeName(),
                 where(row),
-                what(row),
+                what(row, rider),
                 note(row, rider),
                 row.struck(),
                 row.supersedes() != null && !row.struck());
@@ -40,11 +40,10 @@ public class LogWording {
         return row.wheelPosition() == null ? "" : wording.text("position." + row.wheelPosition());
     }
 
-    private String what(LogRow row) {
+    private String what(LogRow row, Rider rider) {
         LogDetail detail = json.read(row);
-        if (detail instanceof LogDetail.PressureRead read) {
-            String key = read.afterInflation() ? "log.read.set" : "log.read.found";
-            return wording.text(key, asRead(read.pressure(), read.readIn()));
+        if (detail instanceof LogDetail.GaugeRead read) {
+            return wording.text(keyOf(read), asRead(read.pressure(), read.readIn()));
         }
         if (detail instanceof LogDetail.TireFitted fitted) {
             return wording.text("log.fitted", row.tireName(), wording.of("setup", fitted.setup()));
@@ -52,22 +51,52 @@ public class LogWording {
         if (detail instanceof LogDetail.TireRemoved) {
             return wording.text("log.removed", row.tireName());
         }
-        return wording.text("log.mounted", row.wheelsetName());
+        if (detail instanceof LogDetail.WheelsetMounted) {
+            return wording.text("log.mounted", row.wheelsetName());
+        }
+        return setUp(row, detail, rider);
+    }
+
+    private static String keyOf(LogDetail.GaugeRead read) {
+        return switch (read.kind()) {
+            case HOLD_STARTED -> "log.hold.started";
+            case HOLD_ENDED -> "log.hold.ended";
+            default -> read.afterInflation() ? "log.read.set" : "log.read.found";
+        };
+    }
+
+    private String setUp(LogRow row, LogDetail detail, Rider rider) {
+        if (detail instanceof LogDetail.SealantAdded added) {
+            return wording.text("log.sealant", QuantityText.text(added.volumeMl(), rider.volumeUnit()));
+        }
+        if (detail instanceof LogDetail.JobEnded ended) {
+            return wording.text("log.job", wording.of("job", ended.job()), wording.of("ending", ended.ending()));
+        }
+        if (detail instanceof LogDetail.WarningAccepted accepted) {
+            return wording.text("log.accepted", wording.text("accepted." + accepted.code()), accepted.note());
+        }
+        return detail instanceof LogDetail.RimTaped
+                ? wording.text("log.taped")
+                : wording.text("log.part", row.partName());
     }
 
     private String note(LogRow row, Rider rider) {
         List<String> notes = new ArrayList<>();
-        if (json.read(row) instanceof LogDetail.PressureRead read) {
-            if (read.toldKpa() != null) {
-                String told = PressureText.text(GaugePressure.kpa(read.toldKpa()), read.readIn());
-                notes.add(wording.text("log.note.told", told));
-            }
+        LogDetail detail = json.read(row);
+        if (detail instanceof LogDetail.PressureRead read && read.toldKpa() != null) {
+            String told = PressureText.text(GaugePressure.kpa(read.toldKpa()), read.readIn());
+            notes.add(wording.text("log.note.told", told));
+        }
+        if (detail instanceof LogDetail.GaugeRead) {
             if (row.temperatureC() != null) {
                 notes.add(QuantityText.text(row.temperatureC(), rider.temperatureUnit()));
             }
             if (row.gaugeName() != null) {
                 notes.add(row.gaugeName());
             }
+        }
+        if (row.partName() != null && row.kind() != LogKind.PART_FITTED) {
+            notes.add(row.partName());
         }
         return String.join(" · ", notes);
     }

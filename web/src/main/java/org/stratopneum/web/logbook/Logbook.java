@@ -129,6 +129,24 @@ public class Logbook {
         return mapper.headsOfWheel(wheelId, kinds, limit);
     }
 
+    /** The last words on where a tire has been, struck ones included, newest first. */
+    @Transactional(readOnly = true)
+    public List<LogRow> ofTire(UUID tireId, int limit) {
+        return mapper.headsOfPart(tireId, true, limit);
+    }
+
+    /** The same for something of the shelf. */
+    @Transactional(readOnly = true)
+    public List<LogRow> ofPart(UUID partId, int limit) {
+        return mapper.headsOfPart(partId, false, limit);
+    }
+
+    /** Whether an entry of this id was ever written. */
+    @Transactional(readOnly = true)
+    public boolean has(UUID id) {
+        return mapper.entry(id).isPresent();
+    }
+
     private LogEntry successorOf(LogRow row, boolean struck) {
         return new LogEntry(
                 UUID.randomUUID(),

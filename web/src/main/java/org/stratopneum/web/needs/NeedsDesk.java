@@ -1,5 +1,6 @@
 package org.stratopneum.web.needs;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -9,16 +10,24 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.fit.Article;
+import org.stratopneum.core.fit.BillOfMaterials;
 import org.stratopneum.core.fit.TapePlan;
 import org.stratopneum.core.fit.ValveLength;
 import org.stratopneum.core.sealant.DoseSchool;
 import org.stratopneum.core.sealant.SealantDose;
+import org.stratopneum.core.sealant.SealantFamily;
+import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPlace;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.drawing.TapeDrawing;
+import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.shelf.Shelf;
+import org.stratopneum.web.shelf.ShelfItem;
+import org.stratopneum.web.shelf.ShelfWording;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.FormView;
 import org.stratopneum.web.wording.Numbers;
@@ -35,8 +44,24 @@ class NeedsDesk {
     private final Riders riders;
     private final Wording wording;
     private final ProblemWording problemWording;
+    private final Shelf shelf;
+    private final ShelfWording shelfWording;
+    private final Logbook logbook;
+    private final AirAtHand air;
 
-    NeedsDesk(Garage garage, Riders riders, Wording wording, ProblemWording problemWording) {
+    NeedsDesk(
+            Garage garage,
+            Riders riders,
+            Wording wording,
+            ProblemWording problemWording,
+            Shelf shelf,
+            ShelfWording shelfWording,
+            Logbook logbook,
+            AirAtHand air) {
+        this.shelf = shelf;
+        this.shelfWording = shelfWording;
+        this.logbook = logbook;
+        this.air = air;
         this.garage = garage;
         this.riders = riders;
         this.wording = wording;
@@ -70,7 +95,77 @@ class NeedsDesk {
                 doses,
                 extras(wheel, chosen),
                 valve(wheel, units),
-                list(tubeless, plan, doses, wheel.rim().depthMm(), units));
+                list(wheel, tubeless, plan, chosen, rider),
+                air.of(wheel, new FormReader(form.typed()), units));
+    }
+
+    /** All of it, each with what of the shelf it comes from, or that the shelf lacks it. */
+    private List<NeedsPage.Item> list(
+            WheelStanding wheel,
+            boolean tubeless,
+            Optional<TapePlan> plan,
+            Optional<NeedsForm.Chosen> chosen,
+            Rider rider) {
+        Double dose = wheel.tireOnRim()
+                .filter(onRim -> tubeless)
+                .map(onRim -> SealantDose.of(onRim.section(), DoseSchool.STANDARD, extrasOf(wheel, chosen))
+                        .roundedMl())
+                .orElse(null);
+        Double depth = wheel.rim().depthMm();
+        BillOfMaterials bill = BillOfMaterials.of(new BillOfMaterials.Work(
+                tubeless,
+                wheel.tire().filter(tire -> tire.fitted().insert()).isPresent(),
+                plan.orElse(null),
+                dose,
+                depth == null ? null : ValveLength.comfortableMm(depth),
+                wheel.tireSize().map(TireSize::nominalWidthMm).orElse(null)));
+        List<ShelfItem> stock = shelf.available();
+        LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
+        return bill.needs().stream()
+                .map(need -> item(need, Shelf.serving(need, fitting(need, stock, wheel)), rider.units(), today))
+                .toList();
+    }
+
+    /** A tube for another diameter is none. */
+    private static List<ShelfItem> fitting(BillOfMaterials.Need need, List<ShelfItem> stock, WheelStanding wheel) {
+        boolean tube = need.article() == Article.TUBE;
+        return stock.stream()
+                .filter(item -> !tube
+                        || Double.valueOf(wheel.rim().beadSeatDiameterMm()).equals(item.bsdMm()))
+                .filter(item -> need.article() != Article.SEALANT || item.family() != SealantFamily.FIBRE)
+                .toList();
+    }
+
+    private NeedsPage.Item item(BillOfMaterials.Need need, List<ShelfItem> serving, Units units, LocalDate today) {
+        double left = serving.stream().mapToDouble(ShelfItem::left).sum();
+        boolean enough = !need.article().staysOnTheWheel() ? !serving.isEmpty() : left >= need.amount();
+        String from;
+        if (serving.isEmpty()) {
+            from = wording.text("needs.lacks");
+        } else {
+            ShelfItem first = serving.get(0);
+            String care = shelfWording.care(first, today);
+            String lies = first.name() + (care.isEmpty() ? "" : ", " + care);
+            from = enough
+                    ? wording.text("needs.has", lies)
+                    : wording.text("needs.too-little", lies, shelfWording.amount(left, first, units));
+        }
+        return new NeedsPage.Item(what(need, units), from, enough);
+    }
+
+    private String what(BillOfMaterials.Need need, Units units) {
+        return switch (need.article()) {
+            case TAPE ->
+                wording.text(
+                        "needs.list.tape", QuantityText.text(need.sizeMm(), units.length()), metres(need.amount()));
+            case SEALANT -> wording.text("needs.list.sealant", QuantityText.text(need.amount(), units.volume()));
+            case VALVE ->
+                need.sizeMm() == null
+                        ? wording.text("needs.list.valve")
+                        : wording.text("needs.list.valve.long", QuantityText.text(need.sizeMm(), units.length()));
+            case TUBE -> wording.text("needs.list.tube");
+            default -> wording.of("article", need.article());
+        };
     }
 
     private static Optional<TapePlan> plan(WheelStanding wheel, NeedsForm.Chosen chosen, FormReader reader) {
@@ -173,24 +268,5 @@ class NeedsDesk {
                 "needs.valve.long",
                 QuantityText.text(ValveLength.leastMm(depth), units.length()),
                 QuantityText.text(ValveLength.comfortableMm(depth), units.length()));
-    }
-
-    private List<String> list(
-            boolean tubeless, Optional<TapePlan> plan, List<NeedsPage.Dose> doses, Double depthMm, Units units) {
-        List<String> list = new ArrayList<>();
-        plan.ifPresent(tape -> list.add(wording.text(
-                "needs.list.tape", QuantityText.text(tape.middle().toMm(), units.length()), metres(tape.lengthM()))));
-        doses.stream()
-                .filter(NeedsPage.Dose::usual)
-                .forEach(dose -> list.add(wording.text("needs.list.sealant", dose.amount())));
-        list.add(
-                depthMm == null
-                        ? wording.text("needs.list.valve")
-                        : wording.text(
-                                "needs.list.valve.long",
-                                QuantityText.text(ValveLength.comfortableMm(depthMm), units.length())));
-        String tools = wording.text(tubeless ? "needs.list.tubeless" : "needs.list.tube");
-        list.addAll(List.of(tools.split(";\\s*")));
-        return list;
     }
 }

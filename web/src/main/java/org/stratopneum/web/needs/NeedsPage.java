@@ -15,6 +15,7 @@ import org.stratopneum.web.wording.Units;
  * @param extras what makes the doses larger, joined; empty where nothing does
  * @param valve how long it must be, or null while the rim's depth is not entered
  * @param list all of it, with amounts
+ * @param air what chamber and cartridge give in this tire, or null while there is none
  */
 record NeedsPage(
         UUID wheel,
@@ -27,7 +28,8 @@ record NeedsPage(
         List<Dose> doses,
         String extras,
         String valve,
-        List<String> list) {
+        List<Item> list,
+        Air air) {
 
     public List<TapeStart> starts() {
         return List.of(TapeStart.values());
@@ -43,6 +45,27 @@ record NeedsPage(
 
     /** A school of width. */
     record Width(String name, String span, String why) {}
+
+    /**
+     * One thing that is needed.
+     *
+     * @param from what of the shelf serves, or that it lacks it
+     */
+    record Item(String what, String from, boolean has) {}
+
+    /**
+     * What air at hand gives.
+     *
+     * @param chamber verdicts on the chamber, empty without one
+     * @param gas low, likely and best of the cartridge, empty without one
+     */
+    record Air(FormView form, List<Said> chamber, List<Gas> gas) {}
+
+    /** A verdict in words; {@code fix} is empty where all is fine. */
+    record Said(String css, String message, String fix) {}
+
+    /** A pressure that a cartridge may give. */
+    record Gas(String name, String pressure) {}
 
     /** A school of dose. */
     record Dose(String name, String amount, String why, boolean usual) {}

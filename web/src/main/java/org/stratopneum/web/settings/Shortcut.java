@@ -6,12 +6,15 @@ import java.util.Locale;
 enum Shortcut {
     BIKES("b"),
     GARAGE("g"),
+    JOBS("j"),
     LOG("l"),
     READING("r"),
     TOLD("t"),
     UNDO("u"),
     OTHER_WHEEL("o"),
     NEW_BIKE("n"),
+    FIRST_ANSWER("1"),
+    SECOND_ANSWER("2"),
     LIST("?");
 
     private final String key;

@@ -2,6 +2,7 @@ package org.stratopneum.web.today;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -12,6 +13,7 @@ import org.stratopneum.core.agenda.ShedTrip;
 import org.stratopneum.core.agenda.WheelState;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.cards.OpenCards;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.wording.Age;
 import org.stratopneum.web.wording.Wording;
@@ -29,11 +31,17 @@ class ShedTrips {
     }
 
     /** Empty while nothing is due within a week, or nothing can be told. */
-    Optional<BikeCard.Trip> of(WheelStanding wheel, PressureWindow window, Rider rider, Instant now) {
+    Optional<BikeCard.Trip> of(
+            WheelStanding wheel, PressureWindow window, List<OpenCards.OpenCard> cards, Rider rider, Instant now) {
         LocalDate today = LocalDate.ofInstant(now, rider.zoneId());
-        List<DueItem> items = wheel.tire()
+        List<DueItem> items = new ArrayList<>();
+        cards.stream()
+                .filter(card -> card.wheelId().equals(wheel.wheelId()))
+                .map(card -> card.due(rider.zoneId(), now))
+                .forEach(items::add);
+        wheel.tire()
                 .map(tire -> PressureLooks.of(state(wheel, tire, window, rider)))
-                .orElse(List.of());
+                .ifPresent(items::addAll);
         return ShedTrip.gather(items, today.plusDays(DAYS_AHEAD)).stream()
                 .findFirst()
                 .map(trip -> said(trip, today));

@@ -18,6 +18,7 @@ import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.cards.OpenCards;
 import org.stratopneum.web.drawing.WheelDrawing;
 import org.stratopneum.web.logbook.LogOutcome;
 import org.stratopneum.web.logbook.LogOutcomes;
@@ -44,6 +45,7 @@ class TodayDesk {
     private final WindowWording windows;
     private final LogOutcomes outcomes;
     private final ShedTrips trips;
+    private final OpenCards openCards;
 
     TodayDesk(
             Garage garage,
@@ -53,7 +55,9 @@ class TodayDesk {
             Wording wording,
             WindowWording windows,
             LogOutcomes outcomes,
-            ShedTrips trips) {
+            ShedTrips trips,
+            OpenCards openCards) {
+        this.openCards = openCards;
         this.windows = windows;
         this.outcomes = outcomes;
         this.trips = trips;
@@ -73,11 +77,27 @@ class TodayDesk {
         Rider rider = riders.self();
         Instant now = logbook.now();
         LogOutcome outcome = outcomes.of(written, struck, rider);
+        List<OpenCards.OpenCard> open = openCards.all();
         List<BikeCard> cards = garage.bikes().stream()
-                .map(bike ->
-                        card(bike, rider, now, outcome != null && bike.id().equals(outcome.bikeId()) ? outcome : null))
+                .map(bike -> card(
+                        bike, open, rider, now, outcome != null && bike.id().equals(outcome.bikeId()) ? outcome : null))
                 .toList();
-        return new TodayPage(cards, shed(cards));
+        return new TodayPage(
+                cards,
+                shed(cards),
+                open.stream().map(card -> said(card, rider, now)).toList());
+    }
+
+    private TodayPage.Open said(OpenCards.OpenCard card, Rider rider, Instant now) {
+        boolean waits = card.waitsUntil() != null && now.isBefore(card.waitsUntil());
+        return new TodayPage.Open(
+                card.card(),
+                card.wheelId(),
+                wording.of("job", card.job()),
+                card.bike() + " " + wording.of("position", card.position()),
+                waits
+                        ? wording.text("card.waits", Age.moment(card.waitsUntil(), rider.zoneId()))
+                        : wording.text("today.card.open"));
     }
 
     private String shed(List<BikeCard> cards) {
@@ -88,12 +108,13 @@ class TodayDesk {
                 .collect(Collectors.joining(", "));
     }
 
-    private BikeCard card(BikeStanding bike, Rider rider, Instant now, LogOutcome outcome) {
+    private BikeCard card(
+            BikeStanding bike, List<OpenCards.OpenCard> open, Rider rider, Instant now, LogOutcome outcome) {
         Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
         Optional<Told> told = advice.map(found -> Told.of(found, rider.pressureUnit()));
         List<BikeCard.WheelCard> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
-            bike.wheel(position).ifPresent(wheel -> wheels.add(wheelCard(wheel, advice, told, rider, now)));
+            bike.wheel(position).ifPresent(wheel -> wheels.add(wheelCard(wheel, advice, told, open, rider, now)));
         }
         return new BikeCard(
                 bike.id(),
@@ -132,7 +153,12 @@ class TodayDesk {
     }
 
     private BikeCard.WheelCard wheelCard(
-            WheelStanding wheel, Optional<BikeAdvice> advice, Optional<Told> bothTold, Rider rider, Instant now) {
+            WheelStanding wheel,
+            Optional<BikeAdvice> advice,
+            Optional<Told> bothTold,
+            List<OpenCards.OpenCard> open,
+            Rider rider,
+            Instant now) {
         PressureUnit unit = rider.pressureUnit();
         Optional<WheelAdvice> own =
                 advice.map(found -> wheel.position() == WheelPosition.REAR ? found.rear() : found.front());
@@ -159,7 +185,7 @@ class TodayDesk {
                         .orElse(""),
                 side.word(),
                 side.code(),
-                trips.of(wheel, window.orElse(null), rider, now).orElse(null),
+                trips.of(wheel, window.orElse(null), open, rider, now).orElse(null),
                 own.map(WheelAdvice::blocked).orElse(false),
                 wheel.tire().isPresent() && !wheel.fits());
     }

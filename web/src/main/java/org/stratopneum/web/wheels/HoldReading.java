@@ -9,6 +9,7 @@ import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.web.logbook.LogDetail;
+import org.stratopneum.web.logbook.LogKind;
 import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
@@ -33,7 +34,7 @@ class HoldReading {
     }
 
     /** A reading with what the gauge showed. */
-    private record Read(LogRow row, LogDetail.PressureRead detail) {
+    private record Read(LogRow row, LogDetail.GaugeRead detail) {
         HoldTest.Reading asTest() {
             Double celsius = row.temperatureC();
             return new HoldTest.Reading(
@@ -53,11 +54,11 @@ class HoldReading {
     Optional<WheelPage.Hold> of(List<LogRow> rows, Rider rider) {
         List<Read> readings = rows.stream()
                 .filter(row -> !row.struck())
-                .map(row -> new Read(row, (LogDetail.PressureRead) logbook.detailOf(row)))
+                .map(row -> new Read(row, (LogDetail.GaugeRead) logbook.detailOf(row)))
                 .toList();
         Optional<Read> start =
                 readings.stream().filter(read -> read.detail().afterInflation()).findFirst();
-        return start.filter(Read::hasAir)
+        Optional<WheelPage.Hold> stood = start.filter(Read::hasAir)
                 .flatMap(from -> readings.stream()
                         .takeWhile(read -> read != from)
                         .filter(read -> !Duration.between(
@@ -66,6 +67,24 @@ class HoldReading {
                                 .isNegative())
                         .findFirst()
                         .map(to -> said(from, to, rider)));
+        return stood.or(() -> tested(readings, rider));
+    }
+
+    /** The last hold test of a job card; it counts also where the tire was pumped or let down since. */
+    private Optional<WheelPage.Hold> tested(List<Read> readings, Rider rider) {
+        return newest(readings, LogKind.HOLD_ENDED)
+                .flatMap(end -> newest(
+                                readings.subList(readings.indexOf(end) + 1, readings.size()), LogKind.HOLD_STARTED)
+                        .filter(Read::hasAir)
+                        .filter(from -> !Duration.between(
+                                        from.row().happenedAt(), end.row().happenedAt())
+                                .minus(HoldTest.SHORTEST)
+                                .isNegative())
+                        .map(from -> said(from, end, rider)));
+    }
+
+    private static Optional<Read> newest(List<Read> readings, LogKind kind) {
+        return readings.stream().filter(read -> read.row().kind() == kind).findFirst();
     }
 
     private WheelPage.Hold said(Read start, Read end, Rider rider) {

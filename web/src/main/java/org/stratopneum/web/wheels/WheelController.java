@@ -1,11 +1,15 @@
 package org.stratopneum.web.wheels;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** A wheel's page. */
@@ -13,9 +17,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 class WheelController {
 
     private final WheelDesk desk;
+    private final AcceptDesk acceptance;
 
-    WheelController(WheelDesk desk) {
+    WheelController(WheelDesk desk, AcceptDesk acceptance) {
         this.desk = desk;
+        this.acceptance = acceptance;
     }
 
     @GetMapping("/wheels/{id}")
@@ -34,5 +40,19 @@ class WheelController {
         model.addAttribute("id", id);
         model.addAttribute("place", desk.place(id));
         return "wheels/leak";
+    }
+
+    /** Goes on knowing a warning; the note stays with the set-up. */
+    @PostMapping("/wheels/{id}/accept")
+    String accept(
+            @PathVariable UUID id, @RequestParam Map<String, String> typed, HttpServletResponse response, Model model) {
+        AcceptDesk.Outcome outcome = acceptance.accept(id, typed);
+        if (outcome.entry() != null) {
+            return "redirect:/wheels/" + id + "?written=" + outcome.entry();
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        model.addAttribute("page", desk.page(id, null, null));
+        model.addAttribute("refused", outcome);
+        return "wheels/wheel";
     }
 }

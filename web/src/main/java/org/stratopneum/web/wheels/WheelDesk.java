@@ -5,8 +5,10 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.fit.FitCheck;
@@ -17,6 +19,7 @@ import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.FitParts;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPlace;
 import org.stratopneum.web.bikes.WheelPosition;
@@ -35,7 +38,9 @@ import org.stratopneum.web.pressure.Told;
 import org.stratopneum.web.pressure.WindowWording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.shelf.Shelf;
 import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.FitText;
 import org.stratopneum.web.wording.FitWording;
 import org.stratopneum.web.wording.Numbers;
 import org.stratopneum.web.wording.PressureText;
@@ -47,7 +52,7 @@ import org.stratopneum.web.wording.Wording;
 class WheelDesk {
 
     private static final int READINGS = 60;
-    private static final int FITTINGS = 200;
+    private static final int SET_UP = 200;
     private static final double ML_PER_LITRE = 1000;
 
     private final Garage garage;
@@ -61,6 +66,7 @@ class WheelDesk {
     private final LimitWording limits;
     private final FitWording fits;
     private final HoldReading holds;
+    private final Shelf shelf;
 
     WheelDesk(
             Garage garage,
@@ -73,7 +79,9 @@ class WheelDesk {
             WindowWording windows,
             LimitWording limits,
             FitWording fits,
-            HoldReading holds) {
+            HoldReading holds,
+            Shelf shelf) {
+        this.shelf = shelf;
         this.holds = holds;
         this.fits = fits;
         this.garage = garage;
@@ -101,9 +109,18 @@ class WheelDesk {
         Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
         Optional<WheelAdvice> own =
                 advice.map(found -> place.position() == WheelPosition.REAR ? found.rear() : found.front());
-        List<LogRow> readings = logbook.ofWheel(id, List.of(LogKind.PRESSURE_READ), READINGS);
-        List<LogRow> fittings = logbook.ofWheel(id, List.of(LogKind.TIRE_FITTED, LogKind.TIRE_REMOVED), FITTINGS);
+        List<LogRow> readings = logbook.ofWheel(id, LogKind.READINGS, READINGS);
+        List<LogRow> setUp = logbook.ofWheel(id, LogKind.SETTING_UP, SET_UP);
+        List<LogRow> fittings = setUp.stream()
+                .filter(row -> LogKind.FITTINGS.contains(row.kind()))
+                .toList();
         Instant now = logbook.now();
+        FitParts parts = Shelf.fitParts(shelf.onWheel(id), bike.openings().at(place.position()));
+        Optional<FitText> fit = wheel.fitCase(
+                        own.map(found -> found.wheel().load()).orElse(null), parts)
+                .map(FitCheck::of)
+                .map(check -> fits.of(check, rider.units()));
+        Knowing knowing = knowing(wheel, setUp);
         return new WheelPage(
                 id,
                 placeOf(place, rider, now),
@@ -111,10 +128,8 @@ class WheelDesk {
                 rimOf(wheel, rider),
                 sectionOf(wheel, rider),
                 toldOf(advice, own, wheel, rider, now),
-                wheel.fitCase(own.map(found -> found.wheel().load()).orElse(null))
-                        .map(FitCheck::of)
-                        .map(check -> fits.of(check, rider.units()))
-                        .orElse(null),
+                fit.map(knowing::without).orElse(null),
+                fit.map(knowing::accepted).orElse(List.of()),
                 wheel.tire()
                         .flatMap(tire -> holds.of(since(tire.since(), readings), rider))
                         .orElse(null),
@@ -123,6 +138,10 @@ class WheelDesk {
                 rider.pressureUnit().symbol(),
                 readings.stream().map(row -> entryOf(row, rider)).toList(),
                 historyOf(fittings, rider),
+                setUp.stream()
+                        .filter(row -> !LogKind.FITTINGS.contains(row.kind()))
+                        .map(row -> entryOf(row, rider))
+                        .toList(),
                 outcomes.of(written, struck, rider));
     }
 
@@ -130,6 +149,39 @@ class WheelDesk {
     @Transactional(readOnly = true)
     WheelPage.Place place(UUID id) {
         return placeOf(garage.place(id), riders.self(), logbook.now());
+    }
+
+    /** What the rider goes on knowing, since the tire went on. */
+    private Knowing knowing(WheelStanding wheel, List<LogRow> setUp) {
+        Instant since = wheel.tire().map(WheelStanding.Tire::since).orElse(Instant.MAX);
+        return new Knowing(setUp.stream()
+                .filter(row -> row.kind() == LogKind.WARNING_ACCEPTED && !row.struck())
+                .filter(row -> !row.happenedAt().isBefore(since))
+                .collect(Collectors.toMap(
+                        row -> (LogDetail.WarningAccepted) logbook.detailOf(row),
+                        LogRow::id,
+                        (newer, older) -> newer)));
+    }
+
+    /** Warnings that were accepted, each with the entry that says so. */
+    private record Knowing(Map<LogDetail.WarningAccepted, UUID> entries) {
+        private Optional<LogDetail.WarningAccepted> of(FitText.Said said) {
+            return entries.keySet().stream()
+                    .filter(accepted -> accepted.code().equals(said.code()))
+                    .findFirst();
+        }
+
+        List<WheelPage.Accepted> accepted(FitText text) {
+            return text.against().stream()
+                    .flatMap(said -> of(said).stream()
+                            .map(known -> new WheelPage.Accepted(entries.get(known), said.message(), known.note())))
+                    .toList();
+        }
+
+        FitText without(FitText text) {
+            return new FitText(
+                    text.against().stream().filter(said -> of(said).isEmpty()).toList(), text.fine(), text.unchecked());
+        }
     }
 
     private static List<LogRow> since(Instant fitted, List<LogRow> readings) {
@@ -233,7 +285,7 @@ class WheelDesk {
         List<ReadingsChart.Reading> readings = rows.stream()
                 .filter(row -> !row.struck())
                 .map(row -> {
-                    LogDetail.PressureRead read = (LogDetail.PressureRead) logbook.detailOf(row);
+                    LogDetail.GaugeRead read = (LogDetail.GaugeRead) logbook.detailOf(row);
                     return new ReadingsChart.Reading(row.happenedAt(), read.pressure(), read.afterInflation());
                 })
                 .sorted(Comparator.comparing(ReadingsChart.Reading::at))

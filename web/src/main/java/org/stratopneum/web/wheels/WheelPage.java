@@ -15,9 +15,11 @@ import org.stratopneum.web.wording.FitText;
  * @param section its section, or null while there is no tire that goes with the rim
  * @param told what to set, or null while it cannot be told
  * @param fit whether what is on it goes together, or null without a tire
+ * @param accepted the warnings that the rider goes on knowing
  * @param hold whether it held its air since it was last pumped, or null while that cannot be told
  * @param chart its readings over time, or null while there are none
  * @param unit symbol of the chart's unit
+ * @param done what else was done to it, newest first
  * @param outcome what was just done, or null
  */
 record WheelPage(
@@ -28,12 +30,14 @@ record WheelPage(
         SectionDrawing section,
         Told told,
         FitText fit,
+        List<Accepted> accepted,
         Hold hold,
         List<Limit> limits,
         ReadingsChart chart,
         String unit,
         List<Entry> readings,
         List<Period> history,
+        List<Entry> done,
         LogOutcome outcome) {
 
     private static final int LATEST = 6;
@@ -86,6 +90,9 @@ record WheelPage(
      * @param leaks whether the leak is to be looked for
      */
     record Hold(String read, String loss, String word, String code, boolean leaks) {}
+
+    /** A warning that was accepted, with the rider's note. */
+    record Accepted(UUID entry, String message, String note) {}
 
     /** A limit, and where it comes from. */
     record Limit(String name, String value, String source, boolean decides) {}

@@ -11,6 +11,10 @@ import java.util.List;
  */
 public record FitText(List<Said> against, List<String> fine, String unchecked) {
 
-    /** A verdict in words. */
-    public record Said(String level, String css, String message, String fix) {}
+    /**
+     * A verdict in words.
+     *
+     * @param acceptable whether somebody may go on knowing it; what blocks is mended by changing something
+     */
+    public record Said(String level, String css, String message, String fix, String code, boolean acceptable) {}
 }

@@ -39,6 +39,8 @@ public class FitWording {
                 wording.of("level", verdict.level()),
                 verdict.level().name().toLowerCase(Locale.ROOT).replace('_', '-'),
                 verdicts.message(verdict, units),
-                verdicts.fix(verdict, units));
+                verdicts.fix(verdict, units),
+                verdict.code(),
+                verdict.level() != Level.BLOCKS);
     }
 }

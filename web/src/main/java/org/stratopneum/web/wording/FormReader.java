@@ -206,6 +206,11 @@ public final class FormReader {
         return Optional.empty();
     }
 
+    /** Everything that was typed. */
+    public Map<String, String> typed() {
+        return typed;
+    }
+
     public Problems problems() {
         return problems;
     }

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.stratopneum.web.support.CountedQueries;
 import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.JobCard;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
@@ -23,6 +24,7 @@ class PageCostTest {
 
     private static final int MOST_QUERIES = 8;
     private static final int FIRST_LOAD = 200_000;
+    private static final int MOST_AT_THE_BENCH = 10;
     private static final int LATER_LOAD = 30_000;
     private static final String SKYLARK = "/bikes/d0000000-0000-4000-8000-000000000301";
     private static final String REAR_WHEEL = "/wheels/d0000000-0000-4000-8000-000000000601";
@@ -43,7 +45,6 @@ class PageCostTest {
                 SKYLARK + "/pressure",
                 SKYLARK + "/edit",
                 SKYLARK + "/wheelsets/new",
-                REAR_WHEEL,
                 REAR_WHEEL + "/fit",
                 REAR_WHEEL + "/needs",
                 REAR_WHEEL + "/leak",
@@ -51,6 +52,13 @@ class PageCostTest {
                 "/log",
                 "/bikes/new",
                 "/tires/new",
+                "/rims/new",
+                "/shelf",
+                "/shelf/new?kind=SEALANT",
+                "/shelf/d0000000-0000-4000-8000-000000000805",
+                "/gauges/new",
+                "/cards",
+                REAR_WHEEL + "/cards",
                 "/settings",
                 "/pressure",
                 "/calculators"
@@ -59,6 +67,22 @@ class PageCostTest {
         List<String> queries = CountedQueries.during(
                 () -> assertThat(site.get(path).statusCode()).isEqualTo(200));
         assertThat(queries).as(path).hasSizeLessThanOrEqualTo(MOST_QUERIES);
+    }
+
+    /** They look at the whole bench: the bike, the log, the shelf, and the card with its answers. */
+    @ParameterizedTest
+    @ValueSource(strings = {REAR_WHEEL, REAR_WHEEL + "/cards/new?job=CHANGE_TIRE", "card"})
+    void thePagesAtTheBenchAskTenTimesAtMost(String asked) {
+        Guest guest = Guest.withAccount(site);
+        TypedBike.enter(guest);
+        String wheel = "/wheels/" + guest.ids("/garage", "/wheels/").get(0);
+        boolean card = asked.equals("card");
+        String path =
+                card ? JobCard.begin(guest, wheel, "CHANGE_TIRE", "both", "on").path() : asked;
+        List<String> queries =
+                CountedQueries.during(() -> assertThat((card ? guest.get(path) : site.get(path)).statusCode())
+                        .isEqualTo(200));
+        assertThat(queries).as(path).hasSizeLessThanOrEqualTo(MOST_AT_THE_BENCH);
     }
 
     /** With an account: the session's own statements are beside the count. */

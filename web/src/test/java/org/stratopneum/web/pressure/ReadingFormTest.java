@@ -20,6 +20,7 @@ import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Openings;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
 
@@ -92,6 +93,7 @@ class ReadingFormTest {
                 Map.of(Ground.SMOOTH_PAVEMENT, 1.0),
                 UUID.randomUUID(),
                 "Set",
+                new Openings(null, null),
                 rear,
                 front);
     }
@@ -100,7 +102,7 @@ class ReadingFormTest {
         return new WheelStanding(
                 UUID.randomUUID(),
                 position,
-                new WheelStanding.Rim(UUID.randomUUID(), "Rim", 21, 622, null, false, RimBed.TAPED, null, null),
+                new WheelStanding.Rim(UUID.randomUUID(), "Rim", 21, 622, null, false, RimBed.TAPED, null, null, null),
                 Optional.empty(),
                 Optional.empty());
     }

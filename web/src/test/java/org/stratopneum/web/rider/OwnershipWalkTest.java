@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.JobCard;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
@@ -122,8 +123,27 @@ class OwnershipWalkTest {
                 "/bikes/" + bike + "/wheelsets",
                 TypedBike.with(
                         "wheelset", "Second pair", "id", UUID.randomUUID().toString()));
+        ids.put(
+                "shelf",
+                added(
+                        owner,
+                        "/shelf/new?kind=TOOL",
+                        "/shelf",
+                        Map.of("kind", "TOOL", "name", "Levers", "tool", "LEVERS")));
+        ids.put("gauges", added(owner, "/gauges/new", "/gauges", Map.of("name", "Dial", "unit", "PSI")));
+        ids.put(
+                "cards",
+                JobCard.begin(owner, "/wheels/" + wheel, "CLEAN_UP").path().substring("/cards/".length()));
         ids.put("wheelsets", owner.ids("/garage", "/wheelsets/").get(0));
         return ids;
+    }
+
+    private static String added(Guest owner, String from, String path, Map<String, String> fields) {
+        Map<String, String> all = new HashMap<>(fields);
+        String id = UUID.randomUUID().toString();
+        all.put("newId", id);
+        assertThat(owner.post(from, path, all).statusCode()).isEqualTo(302);
+        return id;
     }
 
     private List<Step> steps(Map<String, String> ids) {
@@ -155,6 +175,14 @@ class OwnershipWalkTest {
         fields.put("toldFront", "20");
         fields.put("rear", "20");
         fields.put("unit", "PSI");
+        fields.put("kind", "TOOL");
+        fields.put("tool", "LEVERS");
+        fields.put("job", "CLEAN_UP");
+        fields.put("wheel", UUID.randomUUID().toString());
+        fields.put("step", "clean-wipe");
+        fields.put("answer", "DONE");
+        fields.put("code", "tubeless-not-marked");
+        fields.put("note", "known");
         return fields;
     }
 

@@ -21,11 +21,20 @@ public final class Guest {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
     private final Site site;
-    private final HttpClient client =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final HttpClient client;
 
     public Guest(Site site) {
+        this(site, HttpClient.newBuilder().cookieHandler(new CookieManager()).build());
+    }
+
+    private Guest(Site site, HttpClient client) {
         this.site = site;
+        this.client = client;
+    }
+
+    /** The same browser at another server: the cookies go with it. */
+    public Guest at(Site other) {
+        return new Guest(other, client);
     }
 
     /** A guest with an account of their own and nothing in it; the demo garage is shut for them. */

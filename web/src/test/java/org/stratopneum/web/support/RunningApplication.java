@@ -38,7 +38,10 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
         private static ConfigurableApplicationContext startOn(Path settings, String... more) {
             List<String> arguments = new ArrayList<>(List.of(more));
             SpringApplication application = new SpringApplication(StratopneumApplication.class);
-            application.addInitializers(context -> context.getBeanFactory().addBeanPostProcessor(new CountedQueries()));
+            application.addInitializers(context -> {
+                context.getBeanFactory().addBeanPostProcessor(new CountedQueries());
+                context.getBeanFactory().addBeanPostProcessor(new MovableClock());
+            });
             arguments.add("--server.port=0");
             arguments.add("--spring.main.banner-mode=off");
             arguments.add("--logging.level.root=warn");

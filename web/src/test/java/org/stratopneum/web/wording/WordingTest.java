@@ -13,17 +13,27 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.stratopneum.core.agenda.DueReason;
+import org.stratopneum.core.air.Cartridge;
 import org.stratopneum.core.air.HoldTest;
 import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.check.Verdict;
+import org.stratopneum.core.fit.Article;
 import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.FitCheck;
 import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.fit.TapeStart;
 import org.stratopneum.core.fit.ValveKind;
+import org.stratopneum.core.job.Amount;
+import org.stratopneum.core.job.Answer;
+import org.stratopneum.core.job.Caution;
+import org.stratopneum.core.job.Ending;
+import org.stratopneum.core.job.Job;
+import org.stratopneum.core.job.SeatingSchool;
+import org.stratopneum.core.job.Step;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.ChainStep;
 import org.stratopneum.core.pressure.DropSchool;
@@ -38,6 +48,7 @@ import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.sealant.DoseSchool;
+import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.web.support.RunningApplication;
 
@@ -52,6 +63,28 @@ class WordingTest {
         this.wording = wording;
         this.verdicts = verdicts;
         this.problems = problems;
+    }
+
+    /** Every step of every job says what and why; a quantity that a step names stands in its words, and no other. */
+    @ParameterizedTest
+    @EnumSource
+    void everyStepOfAJobHasItsWordsAndItsWhy(Job job) {
+        assertThat(wording.text("job." + job.name() + ".for")).isNotBlank();
+        for (Step step : job.steps()) {
+            Object[] amounts = step.amounts().stream().map(Amount::name).toArray();
+            String text = wording.text("do." + step.text(), amounts);
+            assertThat(text).as(step.id()).isNotBlank().doesNotContain("{", "''");
+            if (!(step.task() instanceof Step.Task.Measure)) {
+                step.amounts().forEach(amount -> assertThat(text).as(step.id()).contains(amount.name()));
+            }
+            assertThat(wording.text("do." + step.text() + ".why")).as(step.id()).isNotBlank();
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void everyEndingSaysWhatThen(Ending ending) {
+        assertThat(wording.text("ending." + ending.name() + ".then")).isNotBlank();
     }
 
     @Test
@@ -70,6 +103,18 @@ class WordingTest {
                         words("hold", HoldTest.Outcome.values()),
                         words("dose", DoseSchool.values()),
                         words("tape-start", TapeStart.values()))
+                .flatMap(List::stream)
+                .forEach(word -> assertThat(word).isNotBlank());
+        Stream.of(
+                        words("job", Job.values()),
+                        words("caution", Caution.values()),
+                        words("ending", Ending.values()),
+                        words("amount", Amount.values()),
+                        words("answer", Answer.values()),
+                        words("article", Article.values()),
+                        words("family", SealantFamily.values()),
+                        words("school", SeatingSchool.values()),
+                        words("delivery", Cartridge.Delivery.values()))
                 .flatMap(List::stream)
                 .forEach(word -> assertThat(word).isNotBlank());
         ChainStep.ORDER.forEach(code -> {

@@ -1,0 +1,21 @@
+// Counts a wait down on its page, and loads the page anew when it is over. Without this module the page says until when.
+
+const SECOND_MS = 1000;
+
+for (const place of document.querySelectorAll("[data-until]")) {
+  const until = Date.parse(place.dataset.until);
+  const tick = () => {
+    const left = Math.ceil((until - Date.now()) / SECOND_MS);
+    if (left <= 0) {
+      clearInterval(timer);
+      location.reload();
+      return;
+    }
+    const hours = Math.floor(left / 3600);
+    const minutes = String(Math.floor((left % 3600) / 60)).padStart(2, "0");
+    const seconds = String(left % 60).padStart(2, "0");
+    place.textContent = `${hours}:${minutes}:${seconds}`;
+  };
+  const timer = setInterval(tick, SECOND_MS);
+  tick();
+}

@@ -1,0 +1,80 @@
+package org.stratopneum.web.cards;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.agenda.DueItem;
+import org.stratopneum.core.agenda.DueReason;
+import org.stratopneum.core.job.Job;
+import org.stratopneum.core.job.JobCase;
+import org.stratopneum.core.job.Walk;
+import org.stratopneum.web.bikes.WheelPosition;
+
+/** The job cards that a rider is in the middle of. */
+@Service
+public class OpenCards {
+
+    private final CardMapper mapper;
+    private final CardReader reader;
+
+    OpenCards(CardMapper mapper, CardReader reader) {
+        this.mapper = mapper;
+        this.reader = reader;
+    }
+
+    /**
+     * An open card on a wheel.
+     *
+     * @param waitsUntil when its wait is over, or null where something is to be done
+     */
+    public record OpenCard(UUID card, UUID wheelId, String bike, WheelPosition position, Job job, Instant waitsUntil) {
+
+        /** What it makes due, and when. */
+        public DueItem due(ZoneId zone, Instant now) {
+            boolean waits = waitsUntil != null && now.isBefore(waitsUntil);
+            LocalDate day = LocalDate.ofInstant(waits ? waitsUntil : now, zone);
+            return new DueItem(wheelId, waits ? DueReason.JOB_WAIT : DueReason.JOB_CARD, day);
+        }
+    }
+
+    /** Those on wheels that have not come to their end; how far they are is told by what held when they were begun. */
+    @Transactional(readOnly = true)
+    public List<OpenCard> all() {
+        List<CardMapper.CardRow> cards = mapper.open();
+        if (cards.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, CardMapper.CardRow> byId = new HashMap<>();
+        cards.forEach(card -> byId.put(card.id(), card));
+        List<CardMapper.AnswerRow> answers = mapper.openAnswers();
+        List<OpenCard> open = new ArrayList<>();
+        for (CardMapper.WheelRow wheel : mapper.openWheels()) {
+            CardMapper.CardRow card = byId.get(wheel.cardId());
+            Walk walk = walk(card, wheel, answers);
+            if (walk.open().isPresent()) {
+                Instant until = walk.waitsUntil(card.begunAt()).orElse(null);
+                open.add(
+                        new OpenCard(card.id(), wheel.wheelId(), card.bikeName(), wheel.position(), card.job(), until));
+            }
+        }
+        return open;
+    }
+
+    private Walk walk(CardMapper.CardRow card, CardMapper.WheelRow wheel, List<CardMapper.AnswerRow> answers) {
+        JobCase.Builder facts = new JobCase.Builder();
+        reader.holding(wheel).forEach(condition -> facts.when(condition, true));
+        Map<String, CardMapper.AnswerRow> own = new HashMap<>();
+        answers.stream()
+                .filter(answer ->
+                        answer.cardId().equals(card.id()) && answer.wheelId().equals(wheel.wheelId()))
+                .forEach(answer -> own.put(answer.step(), answer));
+        return Walk.of(card.job().script(), facts.build(), CardReader.given(own));
+    }
+}

@@ -1,0 +1,141 @@
+package org.stratopneum.web.shelf;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The shelf, and each thing on it. */
+@Controller
+class ShelfController {
+
+    private static final String TO_SHELF = "redirect:/shelf";
+    private static final String ONE = "shelf/one";
+    private static final String GAUGE = "shelf/gauge";
+
+    private final ShelfDesk desk;
+    private final ShelfList list;
+
+    ShelfController(ShelfDesk desk, ShelfList list) {
+        this.desk = desk;
+        this.list = list;
+    }
+
+    @GetMapping("/shelf")
+    String shelf(Model model) {
+        model.addAttribute("page", list.page());
+        return "shelf/shelf";
+    }
+
+    @GetMapping("/shelf/new")
+    String fresh(@RequestParam ShelfKind kind, Model model) {
+        model.addAttribute("newId", UUID.randomUUID());
+        return show(ONE, desk.blank(kind), model);
+    }
+
+    @PostMapping("/shelf")
+    String add(
+            @RequestParam ShelfKind kind,
+            @RequestParam UUID newId,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        model.addAttribute("newId", newId);
+        return after(ONE, desk.add(newId, kind, typed), response, model);
+    }
+
+    @GetMapping("/shelf/{id}")
+    String one(@PathVariable UUID id, Model model) {
+        return show(ONE, desk.one(id), model);
+    }
+
+    @PostMapping("/shelf/{id}")
+    String change(
+            @PathVariable UUID id,
+            @RequestParam int version,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        return after(ONE, desk.change(id, typed, version), response, model);
+    }
+
+    @PostMapping("/shelf/{id}/duplicate")
+    String duplicate(@PathVariable UUID id) {
+        return "redirect:/shelf/" + desk.duplicate(id);
+    }
+
+    @PostMapping("/shelf/{id}/retire")
+    String retire(@PathVariable UUID id) {
+        desk.retire(id, true);
+        return TO_SHELF;
+    }
+
+    @PostMapping("/shelf/{id}/restore")
+    String restore(@PathVariable UUID id) {
+        desk.retire(id, false);
+        return TO_SHELF;
+    }
+
+    @GetMapping("/gauges/new")
+    String freshGauge(Model model) {
+        model.addAttribute("newId", UUID.randomUUID());
+        return show(GAUGE, desk.blankGauge(), model);
+    }
+
+    @PostMapping("/gauges")
+    String addGauge(
+            @RequestParam UUID newId,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        model.addAttribute("newId", newId);
+        return after(GAUGE, desk.keepGauge(null, newId, typed, 0), response, model);
+    }
+
+    @GetMapping("/gauges/{id}")
+    String gauge(@PathVariable UUID id, Model model) {
+        return show(GAUGE, desk.gauge(id), model);
+    }
+
+    @PostMapping("/gauges/{id}")
+    String changeGauge(
+            @PathVariable UUID id,
+            @RequestParam int version,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        return after(GAUGE, desk.keepGauge(id, null, typed, version), response, model);
+    }
+
+    @PostMapping("/gauges/{id}/retire")
+    String retireGauge(@PathVariable UUID id) {
+        desk.retireGauge(id, true);
+        return TO_SHELF;
+    }
+
+    @PostMapping("/gauges/{id}/restore")
+    String restoreGauge(@PathVariable UUID id) {
+        desk.retireGauge(id, false);
+        return TO_SHELF;
+    }
+
+    private static String show(String view, Object page, Model model) {
+        model.addAttribute("page", page);
+        return view;
+    }
+
+    private static String after(String view, ShelfDesk.Outcome<?> outcome, HttpServletResponse response, Model model) {
+        if (outcome.again() == null) {
+            return TO_SHELF;
+        }
+        response.setStatus((outcome.conflict() ? HttpStatus.CONFLICT : HttpStatus.UNPROCESSABLE_CONTENT).value());
+        model.addAttribute("conflict", outcome.conflict());
+        return show(view, outcome.again(), model);
+    }
+}

@@ -1,0 +1,219 @@
+package org.stratopneum.web.shelf;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.logbook.LogLine;
+import org.stratopneum.web.logbook.LogRow;
+import org.stratopneum.web.logbook.LogWording;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.wording.ProblemWording;
+import org.stratopneum.web.wording.Wording;
+
+/** Puts things on the shelf, changes, doubles, retires and restores them. */
+@Service
+class ShelfDesk {
+
+    private static final int PLACES = 100;
+
+    private final ShelfMapper mapper;
+    private final Riders riders;
+    private final Logbook logbook;
+    private final LogWording logWording;
+    private final Wording wording;
+    private final ProblemWording problemWording;
+
+    ShelfDesk(
+            ShelfMapper mapper,
+            Riders riders,
+            Logbook logbook,
+            LogWording logWording,
+            Wording wording,
+            ProblemWording problemWording) {
+        this.mapper = mapper;
+        this.riders = riders;
+        this.logbook = logbook;
+        this.logWording = logWording;
+        this.wording = wording;
+        this.problemWording = problemWording;
+    }
+
+    /** What came of keeping something: nothing to say, or the page again. */
+    record Outcome<P>(P again, boolean conflict) {
+        static <P> Outcome<P> kept() {
+            return new Outcome<>(null, false);
+        }
+    }
+
+    ShelfPage.One blank(ShelfKind kind) {
+        Map<String, String> usual = Map.of("amount", kind.inPieces() ? "1" : "", "removableCore", "on");
+        return one(null, kind, new FormView(usual, Map.of()), 0);
+    }
+
+    /** @throws NotThereException when this rider has no such thing */
+    @Transactional(readOnly = true)
+    ShelfPage.One one(UUID id) {
+        ShelfItem item = item(id);
+        Rider rider = riders.self();
+        return one(item, item.kind(), new FormView(new ShelfForm(rider.units()).texts(item), Map.of()), item.version());
+    }
+
+    private ShelfPage.One one(ShelfItem item, ShelfKind kind, FormView form, int version) {
+        Rider rider = riders.self();
+        return new ShelfPage.One(
+                item == null ? null : item.id(),
+                kind,
+                item == null ? wording.text("shelf.new." + kind.name()) : item.name(),
+                form,
+                rider.units(),
+                item == null ? List.of() : been(logbook.ofPart(item.id(), PLACES), rider),
+                version);
+    }
+
+    private List<ShelfPage.Been> been(List<LogRow> rows, Rider rider) {
+        return rows.stream()
+                .filter(row -> !row.struck())
+                .map(row -> {
+                    LogLine line = logWording.line(row, rider);
+                    return new ShelfPage.Been(
+                            Age.date(row.happenedAt(), rider.zoneId()),
+                            (line.bike() + " " + line.where()).strip(),
+                            line.what());
+                })
+                .toList();
+    }
+
+    private ShelfItem item(UUID id) {
+        return mapper.item(id).orElseThrow(NotThereException::new);
+    }
+
+    @Transactional
+    Outcome<ShelfPage.One> add(UUID newId, ShelfKind kind, Map<String, String> typed) {
+        FormReader reader = new FormReader(typed);
+        Optional<ShelfItem> item = new ShelfForm(riders.self().units()).read(reader, kind, newId, 0, null);
+        if (item.isEmpty()) {
+            return new Outcome<>(one(null, kind, view(typed, reader), 0), false);
+        }
+        mapper.insert(item.get());
+        return Outcome.kept();
+    }
+
+    @Transactional
+    Outcome<ShelfPage.One> change(UUID id, Map<String, String> typed, int version) {
+        ShelfItem kept = item(id);
+        FormReader reader = new FormReader(typed);
+        Optional<ShelfItem> item = new ShelfForm(riders.self().units()).read(reader, kept.kind(), id, version, kept);
+        if (item.isEmpty()) {
+            return new Outcome<>(one(kept, kept.kind(), view(typed, reader), version), false);
+        }
+        if (mapper.update(item.get()) == 0) {
+            return new Outcome<>(one(kept, kept.kind(), new FormView(typed, Map.of()), kept.version()), true);
+        }
+        return Outcome.kept();
+    }
+
+    private FormView view(Map<String, String> typed, FormReader reader) {
+        return new FormView(typed, problemWording.messages(reader.problems().list()));
+    }
+
+    /** Another one of the same, untouched; sealant of it is not opened. */
+    @Transactional
+    UUID duplicate(UUID id) {
+        ShelfItem like = item(id);
+        UUID copy = UUID.randomUUID();
+        mapper.insert(new ShelfItem(
+                copy,
+                like.kind(),
+                like.name(),
+                like.amount(),
+                like.widthMm(),
+                like.lengthMm(),
+                like.minWidthMm(),
+                like.maxWidthMm(),
+                like.bsdMm(),
+                like.valve(),
+                like.removableCore(),
+                like.sideHoles(),
+                like.tool(),
+                like.family(),
+                like.co2Safe(),
+                like.largestHoleMm(),
+                null,
+                like.bestBefore(),
+                like.boughtOn(),
+                like.price(),
+                null,
+                0,
+                0));
+        return copy;
+    }
+
+    @Transactional
+    void retire(UUID id, boolean retire) {
+        found(mapper.retire(id, retire ? today() : null));
+    }
+
+    ShelfPage.Gauge blankGauge() {
+        String unit = riders.self().pressureUnit().name();
+        return new ShelfPage.Gauge(
+                null, wording.text("shelf.new.GAUGE"), new FormView(Map.of("unit", unit), Map.of()), 0);
+    }
+
+    /** @throws NotThereException when this rider has no such gauge */
+    @Transactional(readOnly = true)
+    ShelfPage.Gauge gauge(UUID id) {
+        ShelfMapper.GaugeRow row = mapper.gauge(id).orElseThrow(NotThereException::new);
+        FormView form =
+                new FormView(Map.of("name", row.name(), "unit", row.unit().name()), Map.of());
+        return new ShelfPage.Gauge(row.id(), row.name(), form, row.version());
+    }
+
+    /** @param id the gauge, or null for a new one, which is kept under {@code newId} */
+    @Transactional
+    Outcome<ShelfPage.Gauge> keepGauge(UUID id, UUID newId, Map<String, String> typed, int version) {
+        ShelfMapper.GaugeRow row = id == null ? null : mapper.gauge(id).orElseThrow(NotThereException::new);
+        FormReader reader = new FormReader(typed);
+        Optional<String> name = reader.requiredName("name", 80);
+        Optional<PressureUnit> unit = reader.choice("unit", PressureUnit.class);
+        if (reader.isBlank("unit")) {
+            reader.fault("unit", Problem.MISSING);
+        }
+        String title = row == null ? wording.text("shelf.new.GAUGE") : row.name();
+        if (!reader.problems().isEmpty()) {
+            return new Outcome<>(new ShelfPage.Gauge(id, title, view(typed, reader), version), false);
+        }
+        if (row == null) {
+            mapper.insertGauge(newId, name.orElseThrow(), unit.orElseThrow());
+        } else if (mapper.updateGauge(id, name.orElseThrow(), unit.orElseThrow(), version) == 0) {
+            return new Outcome<>(new ShelfPage.Gauge(id, title, new FormView(typed, Map.of()), row.version()), true);
+        }
+        return Outcome.kept();
+    }
+
+    @Transactional
+    void retireGauge(UUID id, boolean retire) {
+        found(mapper.retireGauge(id, retire ? today() : null));
+    }
+
+    private static void found(int rows) {
+        if (rows == 0) {
+            throw new NotThereException();
+        }
+    }
+
+    private LocalDate today() {
+        return LocalDate.ofInstant(logbook.now(), riders.self().zoneId());
+    }
+}

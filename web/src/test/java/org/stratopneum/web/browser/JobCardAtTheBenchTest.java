@@ -1,0 +1,131 @@
+package org.stratopneum.web.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Cookie;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.Select;
+import org.stratopneum.web.support.MovableClock;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+
+/** A rider converts a wheel: begins at the bench, goes on with the phone, and it holds in the morning. */
+@ExtendWith(RunningApplication.class)
+class JobCardAtTheBenchTest {
+
+    private static final int MOST_STEPS = 60;
+
+    private final Site site;
+
+    JobCardAtTheBenchTest(Site site) {
+        this.site = site;
+    }
+
+    private static String step(Browser browser) {
+        List<WebElement> step = browser.all(".card-answers [name=step]");
+        return step.isEmpty() ? "" : step.get(0).getAttribute("value");
+    }
+
+    /** The usual answers, until the step is open. */
+    private static void goTo(Browser browser, String step) {
+        for (int i = 0; i < MOST_STEPS && !step(browser).equals(step); i++) {
+            usual(browser);
+        }
+        assertThat(step(browser)).isEqualTo(step);
+    }
+
+    private static void usual(Browser browser) {
+        if (browser.all("#value").isEmpty()) {
+            browser.press(".card-answers button");
+            return;
+        }
+        if (browser.find("#value").getAttribute("value").isEmpty()) {
+            browser.type("#value", "20");
+        }
+        browser.press("#write");
+    }
+
+    @Test
+    void convertingAWheelWithAFailedSeatingAPauseAndThePhone() {
+        String card;
+        Set<Cookie> signedIn;
+        try (Browser bench = Browser.desktop()) {
+            Newcomer rider = new Newcomer(bench, site);
+            rider.signsUp();
+            bench.press("#new-bike");
+            bench.type("#name", "Plover");
+            rider.typesTheBike();
+            new Select(bench.find("#rear-setup")).selectByValue("BUTYL_TUBE");
+            bench.press("#keep");
+            bench.open(site.address() + "/garage");
+            bench.press(".bench-wheel");
+            bench.press("#cards");
+            bench.press(".jobs a");
+            bench.press("#begin");
+            card = bench.driver().getCurrentUrl();
+
+            goTo(bench, "air-out");
+            assertThat(bench.text(".clock figcaption")).isEqualTo("valve at 4 o'clock");
+            assertThat(bench.find(".clock g").getAttribute("transform")).isEqualTo("rotate(-60)");
+            assertThat(bench.text(".card-step")).contains("Why:", "Caution.");
+            goTo(bench, "seat-pump.up");
+            bench.press("#answer-NOT_UP");
+            assertThat(step(bench)).isEqualTo("seat-wetted");
+            assertThat(bench.text("#step")).contains("39.9 psi", "never above 50.0 psi");
+            WebElement page = bench.find("html");
+            bench.find("body").sendKeys("u");
+            bench.waitFor(there -> Browser.isStale(page));
+            bench.waitFor(there -> !bench.all(".card-answers").isEmpty());
+            assertThat(step(bench)).as("u takes the last answer back").isEqualTo("seat-pump.up");
+            bench.press("#answer-NOT_UP");
+            signedIn = bench.driver().manage().getCookies();
+            bench.press("#pause");
+            assertThat(bench.text(".today-cards")).contains("Convert from tubes to tubeless");
+        }
+        try (Browser phone = Browser.phone(390)) {
+            phone.open(site.address() + "/sign-in");
+            phone.driver().manage().deleteAllCookies();
+            signedIn.forEach(
+                    cookie -> phone.driver().manage().addCookie(new Cookie(cookie.getName(), cookie.getValue())));
+            phone.open(site.address() + "/");
+            phone.press(".today-card");
+            assertThat(phone.driver().getCurrentUrl()).startsWith(card);
+            assertThat(step(phone)).isEqualTo("seat-wetted");
+            assertThat(phone.sidewaysScroll()).isZero();
+            for (WebElement answer : phone.all(".card-answers button")) {
+                assertThat(answer.getSize().height).as("for gloves").isGreaterThanOrEqualTo(64);
+            }
+            goTo(phone, "hold-start");
+            phone.type("#value", "40");
+            phone.type("#temperature", "21");
+            phone.press("#write");
+            assertThat(step(phone)).isEqualTo("hold-wait");
+            assertThat(phone.all(".card-answers button"))
+                    .as("nothing to press yet")
+                    .isEmpty();
+            assertThat(phone.text(".card-wait")).contains("It waits until");
+
+            MovableClock.after(Duration.ofHours(11), () -> {
+                phone.open(card);
+                phone.press(".card-answers button");
+                phone.type("#value", "39.5");
+                phone.type("#temperature", "20");
+                phone.press("#write");
+                assertThat(phone.text("main")).contains("It holds");
+                while (!step(phone).isEmpty()) {
+                    usual(phone);
+                }
+            });
+            assertThat(phone.text(".card-end")).contains("Done", "in the log");
+            phone.press("#to-wheel");
+            assertThat(phone.text("#holds")).contains("it holds");
+            assertThat(phone.text("#done"))
+                    .contains("hold test begun at", "hold test ended at", "rim taped", "sealant in");
+        }
+    }
+}
