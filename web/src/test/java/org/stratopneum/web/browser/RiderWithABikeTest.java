@@ -100,10 +100,13 @@ class RiderWithABikeTest {
         browser.type("#size", "700 x 40C");
         browser.type("#tireMax", "60");
         browser.press("#keep");
-        assertThat(browser.text(".outcome")).contains("fitted 40-622");
+        assertThat(browser.text("#fault-size")).contains("30 mm is too wide for this tire: 26 mm");
+        browser.type("#size", "29 x 2.1");
+        browser.press("#keep");
+        assertThat(browser.text(".outcome")).contains("fitted 54-622");
         assertThat(browser.all(".section")).hasSize(1);
         List<WebElement> periods = browser.all("section:last-of-type .entry-line strong");
-        assertThat(periods).extracting(WebElement::getText).containsExactly("40-622", "57-622");
+        assertThat(periods).extracting(WebElement::getText).containsExactly("54-622", "57-622");
 
         browser.press("#fit");
         new Select(browser.find("#shelf")).selectByVisibleText("57-622");
