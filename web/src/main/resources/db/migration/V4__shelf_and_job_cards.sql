@@ -14,6 +14,7 @@ create table shelf_item (
   valve            text check (valve in ('PRESTA', 'SCHRADER')),
   removable_core   boolean not null default false,
   side_holes       boolean not null default false,
+  valve_base       text check (valve_base in ('ROUND', 'SQUARE', 'WEDGE')),
   tool             text,
   family           text check (family in ('LATEX_AMMONIA', 'LATEX_LOW_AMMONIA', 'SYNTHETIC', 'FIBRE')),
   co2_safe         boolean not null default false,
@@ -34,7 +35,12 @@ create table shelf_item (
 
 comment on column shelf_item.amount is 'What came home: pieces, metres of tape, millilitres of sealant';
 
-alter table rim add column valve_hole_mm double precision check (valve_hole_mm between 4 and 15);
+alter table rim
+  add column valve_hole_mm     double precision check (valve_hole_mm between 4 and 15),
+  add column valve_seat        text check (valve_seat in ('ROUND', 'SQUARE', 'WEDGE')),
+  add column valve_off_centre  boolean not null default false;
+
+comment on column rim.valve_seat is 'Shape of the bed where the base of the valve lies';
 
 alter table bike
   add column opening_rear_mm   double precision check (opening_rear_mm between 15 and 200),

@@ -17,6 +17,8 @@ import org.stratopneum.core.quantity.Temperature;
  */
 public record Cartridge(double tireL, Temperature temperature, GaugePressure start) {
 
+    private static final Temperature BENCH = Temperature.celsius(20);
+
     public static final Range MASS_G = Range.closed(1, 100, "g");
     public static final Range COUNT = Range.closed(1, 20, "");
 
@@ -61,6 +63,15 @@ public record Cartridge(double tireL, Temperature temperature, GaugePressure sta
             throw new InvalidInputException(new Problem("massG", TOO_DENSE, DENSEST / density * grams, grams, "g"));
         }
         return GaugePressure.kpa(start.kpa() + pressureKpa(density));
+    }
+
+    /**
+     * Into a soft tire of {@code tireL} (l) at the bench.
+     *
+     * @return a cartridge at 20 C (assumption), with nothing in the tire
+     */
+    public static Cartridge intoSoft(double tireL) {
+        return new Cartridge(tireL, BENCH, GaugePressure.ZERO);
     }
 
     /** @return moles of so much gas in the tire's volume (mol/m3) */

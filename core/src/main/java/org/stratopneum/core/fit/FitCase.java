@@ -14,9 +14,18 @@ import org.stratopneum.core.tire.TireOnRim;
  * @param clearanceMm room beside the tire, to the nearer of frame or fork (mm), or null
  * @param load load on the wheel, or null
  * @param tubeless whether it is to run without a tube
+ * @param insert whether an insert lies in the tire
  */
 public record FitCase(
-        TireOnRim tire, Rim rim, Marks marks, Valve valve, Tube tube, Double clearanceMm, Mass load, boolean tubeless) {
+        TireOnRim tire,
+        Rim rim,
+        Marks marks,
+        Valve valve,
+        Tube tube,
+        Double clearanceMm,
+        Mass load,
+        boolean tubeless,
+        boolean insert) {
 
     public static final Range DEPTH_MM = Range.closed(5, 120, "mm");
     public static final Range VALVE_HOLE_MM = Range.closed(4, 15, "mm");
@@ -35,7 +44,6 @@ public record FitCase(
      * @param depthMm from its outer edge to where the valve comes out (mm), or null
      * @param bed what it offers a tubeless tire, or null
      * @param maxKpa most that is printed on it (kPa gauge), or null
-     * @param valveHoleMm diameter of its valve hole (mm), or null
      */
     public record Rim(
             double internalWidthMm,
@@ -44,7 +52,7 @@ public record FitCase(
             boolean hookless,
             RimBed bed,
             Double maxKpa,
-            Double valveHoleMm) {}
+            ValveHole valveHole) {}
 
     /**
      * What the tire says of itself.
@@ -54,8 +62,13 @@ public record FitCase(
      */
     public record Marks(boolean tubeless, boolean hooklessAllowed, Double maxKpa, Double maxLoadKg) {}
 
-    /** @param lengthMm from the base to the end of the stem (mm), or null */
-    public record Valve(Double lengthMm, Boolean removableCore, ValveKind kind) {}
+    /**
+     * A valve; what is null was not given.
+     *
+     * @param lengthMm from the base to the end of the stem (mm)
+     * @param sideHoles whether its base has holes at the side, which an insert does not close
+     */
+    public record Valve(Double lengthMm, Boolean removableCore, ValveKind kind, ValveBase base, Boolean sideHoles) {}
 
     /** Widths (mm) between which a tube is made for, and its bead seat diameter (mm). */
     public record Tube(double minWidthMm, double maxWidthMm, double beadSeatDiameterMm) {}
@@ -69,7 +82,7 @@ public record FitCase(
         problems.check("rim.beadSeatDiameterMm", rim.beadSeatDiameterMm(), TireOnRim.BEAD_SEAT_DIAMETER_MM);
         problems.checkIfPresent("rim.depthMm", rim.depthMm(), DEPTH_MM);
         problems.checkIfPresent("rim.maxKpa", rim.maxKpa(), Setup.PRINTED_MAX_KPA);
-        problems.checkIfPresent("rim.valveHoleMm", rim.valveHoleMm(), VALVE_HOLE_MM);
+        problems.checkIfPresent("rim.valveHoleMm", rim.valveHole().diameterMm(), VALVE_HOLE_MM);
         problems.checkIfPresent("marks.maxKpa", marks.maxKpa(), Setup.PRINTED_MAX_KPA);
         problems.checkIfPresent("marks.maxLoadKg", marks.maxLoadKg(), LOAD_KG);
         problems.checkIfPresent("clearanceMm", clearanceMm, CLEARANCE_MM);

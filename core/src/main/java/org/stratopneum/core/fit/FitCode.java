@@ -49,6 +49,16 @@ public final class FitCode {
 
     public static final String VALVE_NEEDS_SLEEVE = "valve-needs-sleeve";
     public static final String VALVE_TOO_WIDE = "valve-too-wide-for-hole";
+
+    /** Shape of the base (ValveBase). */
+    public static final String VALVE_BASE_MATCHES = "valve-base-matches";
+
+    /** Shape of the base, of the bed (ValveBase). */
+    public static final String VALVE_BASE_DIFFERS = "valve-base-differs";
+
+    public static final String VALVE_HOLE_OFF_CENTRE = "valve-hole-off-centre";
+    public static final String VALVE_FOR_INSERT = "valve-for-insert";
+    public static final String VALVE_NOT_FOR_INSERT = "valve-not-for-insert";
     public static final String CORE_REMOVABLE = "core-removable";
     public static final String CORE_FIXED = "core-fixed";
 

@@ -14,7 +14,13 @@ final class ValveChecks {
     static void check(FitCase parts, FitCheck.Gathering gathering) {
         length(parts, gathering);
         hole(parts, gathering);
-        core(parts, gathering);
+        // a tube brings a valve of its own that nothing has to seal
+        if (parts.tubeless()) {
+            base(parts, gathering);
+            place(parts, gathering);
+            core(parts, gathering);
+            sideHoles(parts, gathering);
+        }
     }
 
     private static void length(FitCase parts, FitCheck.Gathering gathering) {
@@ -35,7 +41,7 @@ final class ValveChecks {
     }
 
     private static void hole(FitCase parts, FitCheck.Gathering gathering) {
-        Double hole = parts.rim().valveHoleMm();
+        Double hole = parts.rim().valveHole().diameterMm();
         ValveKind kind = parts.valve() == null ? null : parts.valve().kind();
         if (hole == null || kind == null) {
             gathering.unchecked(FitCheck.Unchecked.VALVE_HOLE);
@@ -51,11 +57,42 @@ final class ValveChecks {
         }
     }
 
-    /** Only sealant wants a core that comes out; a plain tube does without. */
-    private static void core(FitCase parts, FitCheck.Gathering gathering) {
-        if (!parts.tubeless()) {
+    /** A base of another shape than the bed leaves a gap that no nut closes. */
+    private static void base(FitCase parts, FitCheck.Gathering gathering) {
+        ValveBase seat = parts.rim().valveHole().seat();
+        ValveBase base = parts.valve() == null ? null : parts.valve().base();
+        if (seat == null || base == null) {
+            gathering.unchecked(FitCheck.Unchecked.VALVE_BASE);
+        } else if (seat == base) {
+            gathering.add(Level.FINE, FitCode.VALVE_BASE_MATCHES, base);
+        } else {
+            gathering.add(Level.BLOCKS, FitCode.VALVE_BASE_DIFFERS, base, seat);
+        }
+    }
+
+    private static void place(FitCase parts, FitCheck.Gathering gathering) {
+        if (parts.rim().valveHole().offCentre()) {
+            gathering.add(Level.WARNS, FitCode.VALVE_HOLE_OFF_CENTRE);
+        }
+    }
+
+    /** An insert presses on the mouth of the stem: air and sealant then come in at the side. */
+    private static void sideHoles(FitCase parts, FitCheck.Gathering gathering) {
+        if (!parts.insert()) {
             return;
         }
+        Boolean holes = parts.valve() == null ? null : parts.valve().sideHoles();
+        if (holes == null) {
+            gathering.unchecked(FitCheck.Unchecked.VALVE_SIDE_HOLES);
+        } else if (holes) {
+            gathering.add(Level.FINE, FitCode.VALVE_FOR_INSERT);
+        } else {
+            gathering.add(Level.WARNS, FitCode.VALVE_NOT_FOR_INSERT);
+        }
+    }
+
+    /** Only sealant wants a core that comes out; a plain tube does without. */
+    private static void core(FitCase parts, FitCheck.Gathering gathering) {
         Boolean removable = parts.valve() == null ? null : parts.valve().removableCore();
         if (removable == null) {
             gathering.unchecked(FitCheck.Unchecked.VALVE_CORE);

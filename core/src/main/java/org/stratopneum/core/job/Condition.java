@@ -19,6 +19,8 @@ public enum Condition {
     /** An insert is in it now. */
     INSERT_INSIDE,
     CORE_REMOVABLE,
+    /** The valve hole lies beside the middle of the bed. */
+    HOLE_OFF_CENTRE,
     /** Sealant goes through the valve; else it is poured past the bead. */
     INJECTOR,
     /** Sealant goes in before the tire is closed; else after it has seated. */

@@ -58,6 +58,7 @@ final class TapeSteps {
     static Part valveIn() {
         return all(
                 when(Condition.INSERT, act("valve-for-insert")),
+                when(Condition.HOLE_OFF_CENTRE, act("valve-spacer")),
                 act("valve-press").valveAt(12),
                 either(Condition.O_RING, act("ring-on"), act("ring-off").caution(Caution.RIM_CAVITY)),
                 act("valve-turn").valveAt(12),

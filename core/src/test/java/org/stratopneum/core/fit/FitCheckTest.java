@@ -19,13 +19,15 @@ class FitCheckTest {
 
     private static final FitCase.Marks TUBELESS = new FitCase.Marks(true, true, 350.0, 120.0);
 
+    private static final ValveHole HOLE = new ValveHole(6.5, ValveBase.ROUND, false);
+
     private static FitCase.Rim rim(double width, boolean hookless, RimBed bed) {
-        return new FitCase.Rim(width, 622, 20.0, hookless, bed, 400.0, 6.5);
+        return new FitCase.Rim(width, 622, 20.0, hookless, bed, 400.0, HOLE);
     }
 
     private static FitCase tubeless(double width, FitCase.Rim rim, FitCase.Marks marks) {
         TireOnRim tire = new TireOnRim(width, 622, null, rim.internalWidthMm(), null);
-        return new FitCase(tire, rim, marks, null, null, null, null, true);
+        return new FitCase(tire, rim, marks, null, null, null, null, true, false);
     }
 
     private static Level levelOf(FitCheck check, String code) {
@@ -42,11 +44,12 @@ class FitCheckTest {
                 new TireOnRim(57, 622, null, 30, null),
                 rim(30, false, RimBed.TAPED),
                 TUBELESS,
-                new FitCase.Valve(44.0, true, ValveKind.PRESTA),
+                new FitCase.Valve(44.0, true, ValveKind.PRESTA, ValveBase.ROUND, true),
                 null,
                 8.0,
                 Mass.kg(55),
-                true);
+                true,
+                false);
         FitCheck check = FitCheck.of(parts);
         assertThat(check.worst()).isEqualTo(Level.FINE);
         assertThat(check.verdicts())
@@ -58,6 +61,7 @@ class FitCheckTest {
                         FitCode.RIM_BED_READY,
                         FitCode.VALVE_LONG_ENOUGH,
                         FitCode.VALVE_FITS_HOLE,
+                        FitCode.VALVE_BASE_MATCHES,
                         FitCode.CORE_REMOVABLE,
                         FitCode.CLEARANCE_ENOUGH,
                         FitCode.LOAD_CARRIED);
@@ -68,7 +72,7 @@ class FitCheckTest {
     /** 622 and 630 do not swap, though both are called 27 or 28 by somebody (common practice). */
     @Test
     void anotherBeadSeatBlocks() {
-        FitCase.Rim other = new FitCase.Rim(19, 630, null, false, RimBed.TAPED, null, null);
+        FitCase.Rim other = new FitCase.Rim(19, 630, null, false, RimBed.TAPED, null, ValveHole.UNKNOWN);
         FitCheck check = FitCheck.of(tubeless(32, other, TUBELESS));
         assertThat(levelOf(check, FitCode.BEAD_SEATS_DIFFER)).isEqualTo(Level.BLOCKS);
     }
@@ -117,7 +121,7 @@ class FitCheckTest {
     @Test
     void aTireThatDoesNotSaySoStaysOffStraightWallsAndNoneGetsMoreThanFiveBar() {
         FitCase.Marks silent = new FitCase.Marks(true, false, null, null);
-        FitCase.Rim straight = new FitCase.Rim(25, 622, null, true, RimBed.TAPED, null, null);
+        FitCase.Rim straight = new FitCase.Rim(25, 622, null, true, RimBed.TAPED, null, ValveHole.UNKNOWN);
         FitCheck check = FitCheck.of(tubeless(42, straight, silent));
         assertThat(levelOf(check, FitCode.HOOKLESS_NOT_ALLOWED)).isEqualTo(Level.BLOCKS);
         assertThat(check.ceiling().kpa()).isEqualTo(500);
@@ -154,19 +158,64 @@ class FitCheckTest {
         "34, 8.5, SCHRADER, valve-too-short, valve-fits-hole"
     })
     void theValveMustStandOutAndGoThrough(double length, double hole, ValveKind kind, String longEnough, String fits) {
-        FitCase.Rim rim = new FitCase.Rim(30, 622, 20.0, false, RimBed.TAPED, null, hole);
+        FitCase.Rim rim = new FitCase.Rim(30, 622, 20.0, false, RimBed.TAPED, null, new ValveHole(hole, null, false));
         FitCase parts = new FitCase(
                 new TireOnRim(57, 622, null, 30, null),
                 rim,
                 TUBELESS,
-                new FitCase.Valve(length, false, kind),
+                new FitCase.Valve(length, false, kind, null, null),
                 null,
                 null,
                 null,
-                true);
+                true,
+                false);
         assertThat(FitCheck.of(parts).verdicts())
                 .extracting(Verdict::code)
                 .contains(longEnough, fits, FitCode.CORE_FIXED);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // base, bed, off centre, side holes, insert, worst, codes
+        "ROUND, ROUND, false, false, false, FINE, valve-base-matches",
+        "ROUND, SQUARE, false, true, false, BLOCKS, valve-base-differs",
+        "WEDGE, WEDGE, true, true, false, WARNS, valve-hole-off-centre",
+        "WEDGE, WEDGE, false, true, true, FINE, valve-for-insert",
+        "SQUARE, SQUARE, false, false, true, WARNS, valve-not-for-insert"
+    })
+    void theBaseOfTheValveSuitsTheBedAndTheInsert(
+            ValveBase base,
+            ValveBase seat,
+            boolean offCentre,
+            boolean holes,
+            boolean insert,
+            Level worst,
+            String code) {
+        FitCase.Rim rim =
+                new FitCase.Rim(30, 622, 20.0, false, RimBed.TAPED, null, new ValveHole(6.5, seat, offCentre));
+        FitCase.Valve valve = new FitCase.Valve(44.0, true, ValveKind.PRESTA, base, holes);
+        TireOnRim tire = new TireOnRim(57, 622, null, 30, null);
+        FitCheck check = FitCheck.of(new FitCase(tire, rim, TUBELESS, valve, null, null, null, true, insert));
+        assertThat(check.worst()).isEqualTo(worst);
+        assertThat(levelOf(check, code)).isEqualTo(worst);
+        FitCheck tubed = FitCheck.of(new FitCase(tire, rim, TUBELESS, valve, null, null, null, false, insert));
+        assertThat(tubed.worst()).as("a tube brings its own valve").isEqualTo(Level.FINE);
+    }
+
+    @Test
+    void anInsertWithAValveThatNobodyLookedAtStaysUnchecked() {
+        FitCase.Valve valve = new FitCase.Valve(44.0, true, ValveKind.PRESTA, ValveBase.ROUND, null);
+        FitCheck check = FitCheck.of(new FitCase(
+                new TireOnRim(57, 622, null, 30, null),
+                rim(30, false, RimBed.TAPED),
+                TUBELESS,
+                valve,
+                null,
+                8.0,
+                Mass.kg(55),
+                true,
+                true));
+        assertThat(check.unchecked()).containsExactly(FitCheck.Unchecked.VALVE_SIDE_HOLES);
     }
 
     @ParameterizedTest
@@ -185,6 +234,7 @@ class FitCheckTest {
                 new FitCase.Tube(least, most, beadSeat),
                 null,
                 null,
+                false,
                 false);
         FitCheck check = FitCheck.of(parts);
         assertThat(levelOf(check, code)).isEqualTo(level);
@@ -204,7 +254,8 @@ class FitCheckTest {
                 null,
                 clearance,
                 Mass.kg(121),
-                true);
+                true,
+                false);
         FitCheck check = FitCheck.of(parts);
         assertThat(check.verdicts().get(check.verdicts().size() - 2).level()).isEqualTo(level);
         assertThat(levelOf(check, FitCode.LOAD_TOO_MUCH)).isEqualTo(Level.BLOCKS);
@@ -212,13 +263,14 @@ class FitCheckTest {
 
     @Test
     void whatIsNotGivenIsNotJudged() {
-        FitCase.Rim bare = new FitCase.Rim(30, 622, null, false, null, null, null);
+        FitCase.Rim bare = new FitCase.Rim(30, 622, null, false, null, null, ValveHole.UNKNOWN);
         FitCheck check = FitCheck.of(tubeless(57, bare, new FitCase.Marks(true, false, null, null)));
         assertThat(check.unchecked())
                 .containsExactly(
                         FitCheck.Unchecked.RIM_BED,
                         FitCheck.Unchecked.VALVE_LENGTH,
                         FitCheck.Unchecked.VALVE_HOLE,
+                        FitCheck.Unchecked.VALVE_BASE,
                         FitCheck.Unchecked.VALVE_CORE,
                         FitCheck.Unchecked.CLEARANCE,
                         FitCheck.Unchecked.LOAD,
@@ -230,7 +282,7 @@ class FitCheckTest {
     void aTireLookedAtOnAnotherRimIsRefused() {
         FitCase.Rim other = rim(25, false, RimBed.TAPED);
         assertThatThrownBy(() -> new FitCase(
-                        new TireOnRim(57, 622, null, 30, null), other, TUBELESS, null, null, null, null, true))
+                        new TireOnRim(57, 622, null, 30, null), other, TUBELESS, null, null, null, null, true, false))
                 .isInstanceOf(InvalidInputException.class)
                 .hasMessageContaining(FitCase.RIM_WIDTHS_DIFFER);
     }

@@ -12,6 +12,8 @@ import org.stratopneum.core.check.Range;
 import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.FitCheck;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveBase;
+import org.stratopneum.core.fit.ValveHole;
 import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.quantity.Mass;
@@ -58,6 +60,7 @@ class FitCheckCalculator {
         Double clearance = fields.optionalNumber("clearanceMm", ROOM_MM);
         Double load = fields.optionalNumber("loadKg", FitCase.LOAD_KG);
         boolean tubeless = fields.requiredFlag("tubeless");
+        boolean insert = fields.flag("insert");
         Optional<FitCase> parts = fields.build(() -> new FitCase(
                 tire.orElseThrow(),
                 rim,
@@ -66,7 +69,8 @@ class FitCheckCalculator {
                 tube.orElse(null),
                 clearance,
                 load == null ? null : Mass.kg(load),
-                tubeless));
+                tubeless,
+                insert));
         fields.finish();
         return parts.orElseThrow();
     }
@@ -79,7 +83,10 @@ class FitCheckCalculator {
                 rim.flag("hookless"),
                 rim.choice("tubeless", RimBed.class).orElse(null),
                 rim.optionalNumber("maxKpa", Setup.PRINTED_MAX_KPA),
-                rim.optionalNumber("valveHoleMm", FitCase.VALVE_HOLE_MM));
+                new ValveHole(
+                        rim.optionalNumber("valveHoleMm", FitCase.VALVE_HOLE_MM),
+                        rim.choice("valveSeat", ValveBase.class).orElse(null),
+                        rim.flag("valveHoleOffCentre")));
     }
 
     private static FitCase.Marks marks(JsonFields marks) {
@@ -94,7 +101,9 @@ class FitCheckCalculator {
         return new FitCase.Valve(
                 valve.optionalNumber("lengthMm", FitCase.VALVE_LENGTH_MM),
                 valve.optionalFlag("removableCore"),
-                valve.choice("kind", ValveKind.class).orElse(null));
+                valve.choice("kind", ValveKind.class).orElse(null),
+                valve.choice("base", ValveBase.class).orElse(null),
+                valve.optionalFlag("sideHoles"));
     }
 
     private static FitCase.Tube tube(JsonFields tube) {

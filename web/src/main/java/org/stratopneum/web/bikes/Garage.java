@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.fit.ValveHole;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.fault.NotThereException;
@@ -123,7 +124,7 @@ public class Garage {
                         row.rimDepthMm(),
                         Boolean.TRUE.equals(row.hookless()),
                         row.tubelessBed(),
-                        row.rimValveHoleMm(),
+                        new ValveHole(row.rimValveHoleMm(), row.rimValveSeat(), row.rimValveOffCentre()),
                         row.rimMaxKpa(),
                         row.rimSpokes()),
                 row.tireId() == null ? Optional.empty() : Optional.of(tireOf(row)),

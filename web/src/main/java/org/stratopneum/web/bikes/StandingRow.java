@@ -3,6 +3,7 @@ package org.stratopneum.web.bikes;
 import java.time.Instant;
 import java.util.UUID;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveBase;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.DropSchool;
 import org.stratopneum.core.pressure.Posture;
@@ -34,6 +35,8 @@ record StandingRow(
         Boolean hookless,
         RimBed tubelessBed,
         Double rimValveHoleMm,
+        ValveBase rimValveSeat,
+        Boolean rimValveOffCentre,
         Double rimMaxKpa,
         Integer rimSpokes,
         UUID tireId,

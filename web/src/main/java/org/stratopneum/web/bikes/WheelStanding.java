@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveHole;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.pressure.SetupKind;
@@ -34,7 +35,7 @@ public record WheelStanding(
             Double depthMm,
             boolean hookless,
             RimBed bed,
-            Double valveHoleMm,
+            ValveHole valveHole,
             Double maxKpa,
             Integer spokes) {
 
@@ -47,7 +48,7 @@ public record WheelStanding(
                     depthMm,
                     hookless,
                     RimBed.TAPED,
-                    valveHoleMm,
+                    valveHole,
                     maxKpa,
                     spokes);
         }
@@ -119,7 +120,7 @@ public record WheelStanding(
                         rim.hookless(),
                         rim.bed(),
                         rim.maxKpa(),
-                        rim.valveHoleMm()),
+                        rim.valveHole()),
                 tire.orElseThrow().printed(),
                 parts.valve(),
                 parts.tube(),
@@ -127,7 +128,8 @@ public record WheelStanding(
                         ? null
                         : (parts.openingMm() - onRim.section().inflatedWidth().mm()) / 2,
                 load,
-                !tubed())));
+                !tubed(),
+                tire.orElseThrow().fitted().insert())));
     }
 
     /**

@@ -2,11 +2,14 @@ package org.stratopneum.web.cards;
 
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.stratopneum.core.job.Ending;
+import org.stratopneum.core.job.Given;
+import org.stratopneum.core.job.Job;
 import org.stratopneum.core.job.JobCase;
 import org.stratopneum.core.job.Step;
 import org.stratopneum.core.job.Walk;
@@ -31,6 +34,23 @@ record Card(CardMapper.CardRow row, CardChoices choices, List<Wheel> wheels) {
             Walk walk,
             Map<String, CardMapper.AnswerRow> answers) {
 
+        static Wheel of(
+                CardMapper.WheelRow row,
+                WheelStanding now,
+                CardCase setUp,
+                JobCase facts,
+                Job job,
+                Map<String, CardMapper.AnswerRow> answers) {
+            Map<String, Given> given = CardMapper.AnswerRow.given(answers.values());
+            return new Wheel(row, now, setUp, facts, Walk.of(job.script(), facts, given), answers);
+        }
+
+        private Wheel with(CardMapper.AnswerRow answer, Job job) {
+            Map<String, CardMapper.AnswerRow> more = new HashMap<>(answers);
+            more.put(answer.step(), answer);
+            return of(row, now, setUp, facts, job, more);
+        }
+
         UUID id() {
             return row.wheelId();
         }
@@ -47,6 +67,14 @@ record Card(CardMapper.CardRow row, CardChoices choices, List<Wheel> wheels) {
         Optional<Instant> waitsUntil(Instant begun) {
             return walk.waitsUntil(begun);
         }
+    }
+
+    /** The card with one answer more; what the log has is as it was. */
+    Card with(CardMapper.AnswerRow answer) {
+        List<Wheel> then = wheels.stream()
+                .map(wheel -> wheel.id().equals(answer.wheelId()) ? wheel.with(answer, row.job()) : wheel)
+                .toList();
+        return new Card(row, choices, then);
     }
 
     Wheel wheel(UUID id) {

@@ -22,7 +22,6 @@ import org.stratopneum.core.pressure.PressureLimits;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Length;
-import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.core.sealant.SealantDose;
 import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.core.tire.TireOnRim;
@@ -34,9 +33,6 @@ import org.stratopneum.web.shelf.ShelfItem;
 
 /** Works out what a job card is done with: the wheel as it will stand, the conditions, and the amounts. */
 final class CardCase {
-
-    /** The bench is about so warm (C; assumption). */
-    private static final Temperature BENCH = Temperature.celsius(20);
 
     /** Nobody charges a tire further where nothing is printed (our judgement, as for seating; kPa). */
     private static final GaugePressure WITHOUT_LIMIT = GaugePressure.kpa(200);
@@ -68,15 +64,9 @@ final class CardCase {
         boolean tubeless = job.goal() == Job.Goal.TUBELESS;
         SetupKind kind = tubeless ? SetupKind.TUBELESS : choices.tubeKind();
         return now.with(
-                on, new TireFitted(kind, tubeless && choices.insert(), measured(on)), job.reaches(Milestone.RIM_TAPED));
-    }
-
-    /** A width that was measured on this rim stays; on another tire nobody measured anything yet. */
-    private Double measured(WheelStanding.Tire on) {
-        return now.tire()
-                .filter(fitted -> fitted.id().equals(on.id()))
-                .map(fitted -> fitted.fitted().measuredWidthMm())
-                .orElse(null);
+                on,
+                new TireFitted(kind, tubeless && choices.insert(), on.fitted().measuredWidthMm()),
+                job.reaches(Milestone.RIM_TAPED));
     }
 
     WheelStanding goal() {
@@ -114,6 +104,7 @@ final class CardCase {
         add(holding, Condition.NEW_TIRE, choices.newTire());
         add(holding, Condition.INSERT, choices.insert());
         add(holding, Condition.CORE_REMOVABLE, coreRemovable());
+        add(holding, Condition.HOLE_OFF_CENTRE, now.rim().valveHole().offCentre());
         add(holding, Condition.INJECTOR, choices.injector());
         add(holding, Condition.WET, wet());
         add(holding, Condition.BED_SEALED, now.rim().bed() == RimBed.SEALED);
@@ -233,7 +224,7 @@ final class CardCase {
         try {
             builder.amount(
                     Amount.CARTRIDGE_GIVES,
-                    new Cartridge(onRim.section().airVolumeL(), BENCH, GaugePressure.ZERO)
+                    Cartridge.intoSoft(onRim.section().airVolumeL())
                             .after(choices.cartridgeG(), Cartridge.Delivery.LIKELY));
         } catch (InvalidInputException exception) {
             // beyond what the equation of the gas describes: nothing is told, and the gauge decides

@@ -28,6 +28,8 @@ import org.stratopneum.web.wording.ProblemWording;
 @Service
 class CardDesk {
 
+    private static final String MOVED_ON = "card.moved-on";
+
     private final CardMapper mapper;
     private final CardReader reader;
     private final CardPages pages;
@@ -81,7 +83,7 @@ class CardDesk {
         if (open == null || !open.id().equals(form.text("step"))) {
             // sent twice, or answered on another device meanwhile
             boolean same = wheel.answers().containsKey(form.text("step"));
-            return new Outcome(null, same ? null : "card.moved-on");
+            return new Outcome(null, same ? null : MOVED_ON);
         }
         Instant now = logbook.now();
         Optional<CardMapper.AnswerRow> answer = read(card, wheel, open, form, rider, now);
@@ -90,17 +92,18 @@ class CardDesk {
                     new FormView(typed, problemWording.messages(form.problems().list()));
             return new Outcome(pages.page(card, wheel, view, null, rider, now), null);
         }
-        mapper.insertAnswer(answer.get());
-        follow(id, wheelId, rider, now);
+        if (mapper.insertAnswer(answer.get()) == 0) {
+            return new Outcome(null, MOVED_ON);
+        }
+        follow(card.with(answer.get()), wheelId, rider, now);
         return new Outcome(null, null);
     }
 
     /** Writes what the card has come to, and ends it where all of its wheels have ended. */
-    private void follow(UUID id, UUID wheelId, Rider rider, Instant now) {
-        Card card = reader.card(id, rider);
+    private void follow(Card card, UUID wheelId, Rider rider, Instant now) {
         log.write(card, card.wheel(wheelId), rider);
         if (card.ended()) {
-            mapper.end(id, now, false);
+            mapper.end(card.row().id(), now, false);
         }
     }
 

@@ -3,8 +3,11 @@ package org.stratopneum.web.cards;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
@@ -42,20 +45,28 @@ class CardLog {
 
     /** What is behind on this wheel and not in the log yet; the entries that were written. */
     List<UUID> write(Card card, Card.Wheel wheel, Rider rider) {
+        Map<UUID, Entry> behind = behind(card, wheel);
+        Set<UUID> known = logbook.known(behind.keySet());
         List<UUID> written = new ArrayList<>();
+        behind.forEach((id, entry) -> {
+            if (!known.contains(id)) {
+                keep(id, entry, wheel, rider);
+                written.add(id);
+            }
+        });
+        return written;
+    }
+
+    private record Entry(LogDetail detail, LogSubject subject, Instant at, Double temperatureC) {}
+
+    /** All that the log has to say of this wheel so far, by the id that it is kept under. */
+    private Map<UUID, Entry> behind(Card card, Card.Wheel wheel) {
+        Map<UUID, Entry> behind = new LinkedHashMap<>();
         for (Walk.Mark mark : wheel.walk().reached()) {
             Walk.Taken last = wheel.walk().taken().get(mark.after() - 1);
+            String place = mark.milestone() + " " + last.step().id();
             entries(card, wheel, mark, last.given().at())
-                    .forEach(entry -> keep(
-                                    card,
-                                    wheel,
-                                    mark.milestone() + " " + last.step().id(),
-                                    entry,
-                                    rider)
-                            .ifPresent(written::add));
-            if (mark.milestone() == Milestone.RIM_TAPED) {
-                spares.tapeRim(wheel.now().rim().id());
-            }
+                    .forEach(entry -> behind.put(id(card, wheel, place, entry), entry));
         }
         if (wheel.ended()) {
             LogDetail ended = new LogDetail.JobEnded(
@@ -63,25 +74,25 @@ class CardLog {
                     wheel.walk().ending().orElseThrow(),
                     card.row().id());
             Instant at = wheel.walk().since(card.row().begunAt());
-            keep(card, wheel, "END", new Entry(ended, subject(card, wheel, tireAfter(wheel)), at, null), rider)
-                    .ifPresent(written::add);
+            Entry entry = new Entry(ended, subject(card, wheel, tireAfter(wheel)), at, null);
+            behind.put(id(card, wheel, "END", entry), entry);
         }
-        return written;
+        return behind;
     }
 
-    private record Entry(LogDetail detail, LogSubject subject, Instant at, Double temperatureC) {}
-
-    private Optional<UUID> keep(Card card, Card.Wheel wheel, String place, Entry entry, Rider rider) {
+    private static UUID id(Card card, Card.Wheel wheel, String place, Entry entry) {
         String name = card.row().id() + " " + wheel.id() + " " + place + " "
                 + entry.detail().kind();
-        UUID id = UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
-        if (logbook.has(id)) {
-            return Optional.empty();
-        }
+        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private void keep(UUID id, Entry entry, Card.Wheel wheel, Rider rider) {
         logbook.write(LogEntry.of(id, entry.at(), logbook.now(), rider.zone(), entry.subject(), entry.detail())
                 .withTemperature(entry.temperatureC())
                 .from(LogSource.JOB_CARD));
-        return Optional.of(id);
+        if (entry.detail() instanceof LogDetail.RimTaped) {
+            spares.tapeRim(wheel.now().rim().id());
+        }
     }
 
     private List<Entry> entries(Card card, Card.Wheel wheel, Walk.Mark mark, Instant at) {

@@ -1,9 +1,12 @@
 package org.stratopneum.web.cards;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -11,6 +14,7 @@ import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.stratopneum.core.job.Answer;
+import org.stratopneum.core.job.Given;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.bikes.WheelPosition;
@@ -44,7 +48,16 @@ interface CardMapper {
             Double value,
             Double temperatureC,
             PressureUnit readIn,
-            Instant answeredAt) {}
+            Instant answeredAt) {
+
+        /** Answers as the walk wants them, by the id of their step. */
+        static Map<String, Given> given(Collection<AnswerRow> answers) {
+            return answers.stream()
+                    .collect(Collectors.toMap(
+                            AnswerRow::step,
+                            row -> new Given(row.answer, row.value, row.temperatureC, row.answeredAt)));
+        }
+    }
 
     String CARDS = """
             select c.id, c.job, c.bike_id, b.name as bike_name, c.choices::text as choices, c.begun_at, c.ended_at,

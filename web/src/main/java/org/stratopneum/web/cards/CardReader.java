@@ -11,11 +11,9 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.job.Condition;
-import org.stratopneum.core.job.Given;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.job.JobCase;
 import org.stratopneum.core.job.Milestone;
-import org.stratopneum.core.job.Walk;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.FitParts;
@@ -81,21 +79,15 @@ class CardReader {
         answers.stream()
                 .filter(answer -> answer.wheelId().equals(row.wheelId()))
                 .forEach(answer -> own.put(answer.step(), answer));
-        return new Card.Wheel(row, now, setUp, facts, Walk.of(job.script(), facts, given(own)), own);
-    }
-
-    static Map<String, Given> given(Map<String, CardMapper.AnswerRow> answers) {
-        Map<String, Given> given = new HashMap<>();
-        answers.forEach((step, row) ->
-                given.put(step, new Given(row.answer(), row.value(), row.temperatureC(), row.answeredAt())));
-        return given;
+        return Card.Wheel.of(row, now, setUp, facts, job, own);
     }
 
     /** What a card on this wheel would be, or is, done with. */
     CardCase setUp(Job job, CardChoices choices, WheelStanding now, UUID tireId, BikeStanding bike) {
         boolean on = tireId == null
                 || now.tire().filter(tire -> tire.id().equals(tireId)).isPresent();
-        WheelStanding.Tire tire = on ? null : spares.tire(tireId).orElseThrow(NotThereException::new);
+        WheelStanding.Tire tire =
+                on ? null : spares.tireFor(now.wheelId(), tireId).orElseThrow(NotThereException::new);
         return new CardCase(
                 job,
                 choices,

@@ -70,11 +70,10 @@ public class OpenCards {
     private Walk walk(CardMapper.CardRow card, CardMapper.WheelRow wheel, List<CardMapper.AnswerRow> answers) {
         JobCase.Builder facts = new JobCase.Builder();
         reader.holding(wheel).forEach(condition -> facts.when(condition, true));
-        Map<String, CardMapper.AnswerRow> own = new HashMap<>();
-        answers.stream()
+        List<CardMapper.AnswerRow> own = answers.stream()
                 .filter(answer ->
                         answer.cardId().equals(card.id()) && answer.wheelId().equals(wheel.wheelId()))
-                .forEach(answer -> own.put(answer.step(), answer));
-        return Walk.of(card.job().script(), facts.build(), CardReader.given(own));
+                .toList();
+        return Walk.of(card.job().script(), facts.build(), CardMapper.AnswerRow.given(own));
     }
 }

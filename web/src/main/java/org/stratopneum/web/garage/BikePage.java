@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveBase;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.pressure.SetupKind;
@@ -84,6 +85,10 @@ public record BikePage(
 
     public List<Casing> casings() {
         return List.of(Casing.values());
+    }
+
+    public List<ValveBase> seats() {
+        return List.of(ValveBase.values());
     }
 
     public List<RimBed> beds() {

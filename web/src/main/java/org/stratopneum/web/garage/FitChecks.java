@@ -129,13 +129,14 @@ final class FitChecks {
                         rim.hookless(),
                         rim.bed(),
                         rim.maxKpa(),
-                        rim.valveHoleMm()),
+                        rim.valveHole()),
                 new FitCase.Marks(tire.tubelessMarked(), tire.hooklessAllowed(), tire.maxKpa(), tire.maxLoadKg()),
                 null,
                 null,
                 null,
                 null,
-                fit.setup() == SetupKind.TUBELESS);
+                fit.setup() == SetupKind.TUBELESS,
+                fit.insert());
         FitCheck.of(parts).verdicts().stream()
                 .filter(verdict -> verdict.level() == Level.BLOCKS && MENDED_AT.containsKey(verdict.code()))
                 .filter(verdict -> !reader.isFaulty(MENDED_AT.get(verdict.code())))

@@ -55,7 +55,7 @@ public record NewBike(BikeSpec bike, NewWheelset wheels) {
                         rim.depthMm(),
                         rim.hookless(),
                         rim.bed(),
-                        rim.valveHoleMm(),
+                        rim.valveHole(),
                         rim.maxKpa(),
                         rim.spokes()),
                 Optional.of(new WheelStanding.Tire(

@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveHole;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.tire.SizeText;
 import org.stratopneum.core.tire.TireSize;
@@ -289,7 +290,7 @@ class PartDesk {
                 row.depthMm(),
                 row.hookless(),
                 row.tubelessBed(),
-                row.valveHoleMm(),
+                new ValveHole(row.valveHoleMm(), row.valveSeat(), row.valveOffCentre()),
                 row.maxKpa(),
                 row.spokes(),
                 row.boughtOn(),

@@ -9,6 +9,8 @@ import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveBase;
+import org.stratopneum.core.fit.ValveHole;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.quantity.RiderUnit;
@@ -128,7 +130,11 @@ final class PartFields {
         Optional<Double> depth =
                 reader.quantity("rimDepth", DEPTH_MM, units.length(), kept == null ? null : kept.depthMm());
         Optional<Double> hole = reader.quantity(
-                "valveHole", FitCase.VALVE_HOLE_MM, units.length(), kept == null ? null : kept.valveHoleMm());
+                "valveHole",
+                FitCase.VALVE_HOLE_MM,
+                units.length(),
+                kept == null ? null : kept.valveHole().diameterMm());
+        Optional<ValveBase> seat = reader.choice("valveSeat", ValveBase.class);
         Optional<RimBed> bed = reader.choice("bed", RimBed.class);
         Optional<Double> max =
                 reader.quantity("rimMax", Setup.PRINTED_MAX_KPA, units.pressure(), kept == null ? null : kept.maxKpa());
@@ -145,7 +151,7 @@ final class PartFields {
                 depth.orElse(null),
                 reader.ticked("hookless"),
                 bed.orElse(usualBed),
-                hole.orElse(null),
+                new ValveHole(hole.orElse(null), seat.orElse(null), reader.ticked("valveOffCentre")),
                 max.orElse(null),
                 spokes.orElse(null),
                 bought.orElse(null),
@@ -178,7 +184,9 @@ final class PartFields {
         texts.put("rimDepth", QuantityText.typed(rim.depthMm(), units.length()));
         texts.put("hookless", tick(rim.hookless()));
         texts.put("bed", rim.bed().name());
-        texts.put("valveHole", QuantityText.typed(rim.valveHoleMm(), units.length()));
+        texts.put("valveHole", QuantityText.typed(rim.valveHole().diameterMm(), units.length()));
+        texts.put("valveSeat", plain(rim.valveHole().seat()));
+        texts.put("valveOffCentre", tick(rim.valveHole().offCentre()));
         texts.put("rimMax", QuantityText.typed(rim.maxKpa(), units.pressure()));
         texts.put("spokes", plain(rim.spokes()));
         texts.put("rimBought", plain(rim.boughtOn()));

@@ -3,6 +3,7 @@ package org.stratopneum.web.garage;
 import java.util.List;
 import java.util.UUID;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveBase;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.tire.TireSize;
@@ -42,6 +43,10 @@ record PartPage(
 
     public List<Casing> casings() {
         return List.of(Casing.values());
+    }
+
+    public List<ValveBase> seats() {
+        return List.of(ValveBase.values());
     }
 
     public List<RimBed> beds() {

@@ -12,6 +12,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveBase;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.web.bikes.WheelPosition;
@@ -36,6 +37,8 @@ interface PartsMapper {
             boolean hookless,
             RimBed tubelessBed,
             Double valveHoleMm,
+            ValveBase valveSeat,
+            boolean valveOffCentre,
             Double maxKpa,
             Integer spokes,
             LocalDate boughtOn,
@@ -130,9 +133,10 @@ interface PartsMapper {
 
     @Insert("""
             insert into rim (id, name, bsd_mm, internal_width_mm, depth_mm, hookless, tubeless_bed, valve_hole_mm,
-                             max_kpa, spokes, bought_on, price)
+                             valve_seat, valve_off_centre, max_kpa, spokes, bought_on, price)
             values (#{id}, #{rim.name}, #{rim.beadSeatDiameterMm}, #{rim.internalWidthMm}, #{rim.depthMm},
-                    #{rim.hookless}, #{rim.bed}, #{rim.valveHoleMm}, #{rim.maxKpa}, #{rim.spokes}, #{rim.boughtOn},
+                    #{rim.hookless}, #{rim.bed}, #{rim.valveHole.diameterMm}, #{rim.valveHole.seat},
+                    #{rim.valveHole.offCentre}, #{rim.maxKpa}, #{rim.spokes}, #{rim.boughtOn},
                     #{rim.price})
             on conflict do nothing
             """)
@@ -142,7 +146,9 @@ interface PartsMapper {
             update rim
             set name = #{rim.name}, bsd_mm = #{rim.beadSeatDiameterMm}, internal_width_mm = #{rim.internalWidthMm},
                 depth_mm = #{rim.depthMm}, hookless = #{rim.hookless}, tubeless_bed = #{rim.bed},
-                valve_hole_mm = #{rim.valveHoleMm}, max_kpa = #{rim.maxKpa}, spokes = #{rim.spokes}, bought_on = #{rim.boughtOn}, price = #{rim.price},
+                valve_hole_mm = #{rim.valveHole.diameterMm}, valve_seat = #{rim.valveHole.seat},
+                valve_off_centre = #{rim.valveHole.offCentre}, max_kpa = #{rim.maxKpa}, spokes = #{rim.spokes},
+                bought_on = #{rim.boughtOn}, price = #{rim.price},
                 version = version + 1
             where id = #{id} and version = #{version}
             """)
@@ -194,6 +200,15 @@ interface PartsMapper {
 
     @Select("select * from tire where id = #{id}")
     Optional<TireRow> tire(UUID id);
+
+    /** The width that a tire was last measured to have on the rim of a wheel (mm). */
+    @Select("""
+            select (e.detail ->> 'measuredWidthMm')::double precision
+            from log_current e
+            where e.tire_id = #{tireId} and e.wheel_id = #{wheelId} and e.kind = 'TIRE_FITTED'
+            order by e.happened_at desc, e.sequence desc limit 1
+            """)
+    Optional<Double> measuredWidthMm(UUID tireId, UUID wheelId);
 
     @Select("select * from tire order by retired_on is not null, name, id")
     List<TireRow> tires();

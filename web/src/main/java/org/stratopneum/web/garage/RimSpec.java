@@ -3,6 +3,7 @@ package org.stratopneum.web.garage;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveHole;
 
 /**
  * A rim as it is entered.
@@ -10,7 +11,6 @@ import org.stratopneum.core.fit.RimBed;
  * @param beadSeatDiameterMm bead seat diameter (mm)
  * @param internalWidthMm width between the inner faces of its walls (mm)
  * @param depthMm depth from the valve's nut to the bed (mm), or null
- * @param valveHoleMm diameter of the valve hole (mm), or null
  * @param maxKpa highest printed pressure (kPa gauge), or null
  */
 record RimSpec(
@@ -20,7 +20,7 @@ record RimSpec(
         Double depthMm,
         boolean hookless,
         RimBed bed,
-        Double valveHoleMm,
+        ValveHole valveHole,
         Double maxKpa,
         Integer spokes,
         LocalDate boughtOn,

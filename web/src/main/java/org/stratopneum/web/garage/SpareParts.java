@@ -50,9 +50,12 @@ public class SpareParts {
         return String.join(", ", size.designation(), wording.of("casing", tire.casing()), mark);
     }
 
-    /** A tire as it would go on a wheel, tubeless and just now; empty where this rider has none of that id. */
+    /**
+     * A tire as it would go on a wheel, tubeless and just now, with the width that it was measured to have there; empty
+     * where this rider has none of that id.
+     */
     @Transactional(readOnly = true)
-    public Optional<WheelStanding.Tire> tire(UUID id) {
+    public Optional<WheelStanding.Tire> tireFor(UUID wheelId, UUID id) {
         return parts.tire(id)
                 .map(row -> new WheelStanding.Tire(
                         row.id(),
@@ -64,7 +67,10 @@ public class SpareParts {
                         row.maxKpa(),
                         row.minKpa(),
                         row.maxLoadKg(),
-                        new LogDetail.TireFitted(SetupKind.TUBELESS, false, null),
+                        new LogDetail.TireFitted(
+                                SetupKind.TUBELESS,
+                                false,
+                                parts.measuredWidthMm(id, wheelId).orElse(null)),
                         Instant.EPOCH));
     }
 

@@ -27,4 +27,7 @@ public interface LogMapper {
 
     /** Those of {@code ids} that nothing supersedes. */
     List<LogRow> headsAmong(Collection<UUID> ids);
+
+    /** Those of {@code ids} that an entry has. */
+    List<UUID> known(Collection<UUID> ids);
 }

@@ -6,6 +6,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.Collection;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -141,10 +142,10 @@ public class Logbook {
         return mapper.headsOfPart(partId, false, limit);
     }
 
-    /** Whether an entry of this id was ever written. */
+    /** Those of {@code ids} under which an entry was ever written. */
     @Transactional(readOnly = true)
-    public boolean has(UUID id) {
-        return mapper.entry(id).isPresent();
+    public Set<UUID> known(Collection<UUID> ids) {
+        return ids.isEmpty() ? Set.of() : Set.copyOf(mapper.known(ids));
     }
 
     private LogEntry successorOf(LogRow row, boolean struck) {

@@ -12,7 +12,6 @@ import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.pressure.PressureLimits;
 import org.stratopneum.core.quantity.GaugePressure;
-import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.wording.FormReader;
@@ -26,9 +25,6 @@ import org.stratopneum.web.wording.Wording;
 /** What a charge chamber and a cartridge give in the tire that is on, let in when it is soft. */
 @Component
 class AirAtHand {
-
-    /** The bench is about so warm (C; assumption). */
-    private static final Temperature BENCH = Temperature.celsius(20);
 
     private final Wording wording;
     private final VerdictWording verdicts;
@@ -89,7 +85,7 @@ class AirAtHand {
     }
 
     private List<NeedsPage.Gas> gas(TireOnRim onRim, double grams, FormReader form, Units units) {
-        Cartridge cartridge = new Cartridge(onRim.section().airVolumeL(), BENCH, GaugePressure.ZERO);
+        Cartridge cartridge = Cartridge.intoSoft(onRim.section().airVolumeL());
         try {
             return Stream.of(Cartridge.Delivery.values())
                     .map(delivery -> new NeedsPage.Gas(

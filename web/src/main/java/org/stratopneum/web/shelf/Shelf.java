@@ -48,7 +48,12 @@ public class Shelf {
         Optional<ShelfItem> tube = first(parts, ShelfKind.TUBE);
         Optional<ShelfItem> valve = tube.isPresent() ? tube : first(parts, ShelfKind.VALVE);
         return new FitParts(
-                valve.map(item -> new FitCase.Valve(item.lengthMm(), item.removableCore(), item.valve()))
+                valve.map(item -> new FitCase.Valve(
+                                item.lengthMm(),
+                                item.removableCore(),
+                                item.valve(),
+                                item.valveBase(),
+                                item.sideHoles()))
                         .orElse(null),
                 tube.map(item -> new FitCase.Tube(item.minWidthMm(), item.maxWidthMm(), item.bsdMm()))
                         .orElse(null),

@@ -131,32 +131,8 @@ class ShelfDesk {
     /** Another one of the same, untouched; sealant of it is not opened. */
     @Transactional
     UUID duplicate(UUID id) {
-        ShelfItem like = item(id);
         UUID copy = UUID.randomUUID();
-        mapper.insert(new ShelfItem(
-                copy,
-                like.kind(),
-                like.name(),
-                like.amount(),
-                like.widthMm(),
-                like.lengthMm(),
-                like.minWidthMm(),
-                like.maxWidthMm(),
-                like.bsdMm(),
-                like.valve(),
-                like.removableCore(),
-                like.sideHoles(),
-                like.tool(),
-                like.family(),
-                like.co2Safe(),
-                like.largestHoleMm(),
-                null,
-                like.bestBefore(),
-                like.boughtOn(),
-                like.price(),
-                null,
-                0,
-                0));
+        mapper.insert(item(id).again(copy));
         return copy;
     }
 

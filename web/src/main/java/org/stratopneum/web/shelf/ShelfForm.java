@@ -12,6 +12,7 @@ import org.stratopneum.core.check.Range;
 import org.stratopneum.core.fit.Article;
 import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.TapePlan;
+import org.stratopneum.core.fit.ValveBase;
 import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.core.tire.TireOnRim;
@@ -42,6 +43,7 @@ final class ShelfForm {
         Optional<Double> amount = amount(reader, kind, kept);
         Sizes sizes = sizes(reader, kind, kept);
         Optional<ValveKind> valve = reader.choice("valve", ValveKind.class);
+        Optional<ValveBase> base = reader.choice("valveBase", ValveBase.class);
         Optional<Article> tool = required(reader, "tool", Article.class, kind == ShelfKind.TOOL);
         tool.filter(Article::staysOnTheWheel).ifPresent(found -> reader.fault("tool", "unknown-value"));
         Optional<SealantFamily> family = required(reader, "family", SealantFamily.class, kind == ShelfKind.SEALANT);
@@ -68,6 +70,7 @@ final class ShelfForm {
                 valve.orElse(null),
                 reader.ticked("removableCore"),
                 reader.ticked("sideHoles"),
+                base.orElse(null),
                 tool.orElse(null),
                 family.orElse(null),
                 reader.ticked("co2Safe"),
@@ -151,6 +154,7 @@ final class ShelfForm {
         texts.put("valve", plain(item.valve()));
         texts.put("removableCore", item.removableCore() ? "on" : "");
         texts.put("sideHoles", item.sideHoles() ? "on" : "");
+        texts.put("valveBase", plain(item.valveBase()));
         texts.put("tool", plain(item.tool()));
         texts.put("family", plain(item.family()));
         texts.put("co2Safe", item.co2Safe() ? "on" : "");

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.stratopneum.core.fit.Article;
+import org.stratopneum.core.fit.ValveBase;
 import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.sealant.SealantFamily;
 
@@ -17,6 +18,7 @@ import org.stratopneum.core.sealant.SealantFamily;
  * @param maxWidthMm widest tire that a tube or an insert suits (mm)
  * @param bsdMm bead seat diameter that a tube or an insert suits (mm)
  * @param sideHoles whether a valve has holes at its side, as an insert wants
+ * @param valveBase shape of the base of a tubeless valve
  * @param largestHoleMm largest hole that a sealant claims to close (mm)
  * @param used what the log says was taken (in the unit of {@code amount})
  */
@@ -33,6 +35,7 @@ public record ShelfItem(
         ValveKind valve,
         boolean removableCore,
         boolean sideHoles,
+        ValveBase valveBase,
         Article tool,
         SealantFamily family,
         boolean co2Safe,
@@ -53,6 +56,35 @@ public record ShelfItem(
     /** Whether there is something to take. */
     public boolean available() {
         return retiredOn == null && left() > 0;
+    }
+
+    /** Another one of the same, untouched; sealant of it is not opened. */
+    ShelfItem again(UUID otherId) {
+        return new ShelfItem(
+                otherId,
+                kind,
+                name,
+                amount,
+                widthMm,
+                lengthMm,
+                minWidthMm,
+                maxWidthMm,
+                bsdMm,
+                valve,
+                removableCore,
+                sideHoles,
+                valveBase,
+                tool,
+                family,
+                co2Safe,
+                largestHoleMm,
+                null,
+                bestBefore,
+                boughtOn,
+                price,
+                null,
+                0,
+                0);
     }
 
     public boolean pastBestBefore(LocalDate today) {

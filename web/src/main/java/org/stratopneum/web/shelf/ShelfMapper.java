@@ -17,7 +17,7 @@ interface ShelfMapper {
 
     String ITEMS = """
             select s.id, s.kind, s.name, s.amount, s.width_mm, s.length_mm, s.min_width_mm, s.max_width_mm, s.bsd_mm,
-                   s.valve, s.removable_core, s.side_holes, s.tool, s.family, s.co2_safe, s.largest_hole_mm,
+                   s.valve, s.removable_core, s.side_holes, s.valve_base, s.tool, s.family, s.co2_safe, s.largest_hole_mm,
                    s.opened_on, s.best_before, s.bought_on, s.price, s.retired_on, s.version,
                    coalesce(taken.amount, 0) as used
             from shelf_item s
@@ -37,10 +37,10 @@ interface ShelfMapper {
 
     @Insert("""
             insert into shelf_item (id, kind, name, amount, width_mm, length_mm, min_width_mm, max_width_mm, bsd_mm,
-                                    valve, removable_core, side_holes, tool, family, co2_safe, largest_hole_mm,
+                                    valve, removable_core, side_holes, valve_base, tool, family, co2_safe, largest_hole_mm,
                                     opened_on, best_before, bought_on, price)
             values (#{id}, #{kind}, #{name}, #{amount}, #{widthMm}, #{lengthMm}, #{minWidthMm}, #{maxWidthMm}, #{bsdMm},
-                    #{valve}, #{removableCore}, #{sideHoles}, #{tool}, #{family}, #{co2Safe}, #{largestHoleMm},
+                    #{valve}, #{removableCore}, #{sideHoles}, #{valveBase}, #{tool}, #{family}, #{co2Safe}, #{largestHoleMm},
                     #{openedOn}, #{bestBefore}, #{boughtOn}, #{price})
             on conflict do nothing
             """)
@@ -50,7 +50,7 @@ interface ShelfMapper {
             update shelf_item
             set name = #{name}, amount = #{amount}, width_mm = #{widthMm}, length_mm = #{lengthMm},
                 min_width_mm = #{minWidthMm}, max_width_mm = #{maxWidthMm}, bsd_mm = #{bsdMm}, valve = #{valve},
-                removable_core = #{removableCore}, side_holes = #{sideHoles}, tool = #{tool}, family = #{family},
+                removable_core = #{removableCore}, side_holes = #{sideHoles}, valve_base = #{valveBase}, tool = #{tool}, family = #{family},
                 co2_safe = #{co2Safe}, largest_hole_mm = #{largestHoleMm}, opened_on = #{openedOn},
                 best_before = #{bestBefore}, bought_on = #{boughtOn}, price = #{price}, version = version + 1
             where id = #{id} and version = #{version}

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.stratopneum.core.fit.Article;
+import org.stratopneum.core.fit.ValveBase;
 import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.sealant.SealantFamily;
@@ -44,6 +45,10 @@ public record ShelfPage(List<Section> sections, boolean empty) {
 
         public List<ValveKind> valves() {
             return List.of(ValveKind.values());
+        }
+
+        public List<ValveBase> bases() {
+            return List.of(ValveBase.values());
         }
 
         public List<SealantFamily> families() {

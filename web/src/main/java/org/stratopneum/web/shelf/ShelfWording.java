@@ -27,6 +27,9 @@ public class ShelfWording {
             case VALVE -> {
                 add(facts, item.lengthMm(), units);
                 addValve(facts, item);
+                if (item.valveBase() != null) {
+                    facts.add(wording.text("shelf.fact.base", wording.of("base", item.valveBase())));
+                }
                 if (item.sideHoles()) {
                     facts.add(wording.text("shelf.fact.side-holes"));
                 }

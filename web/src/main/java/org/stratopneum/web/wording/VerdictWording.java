@@ -3,6 +3,7 @@ package org.stratopneum.web.wording;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.check.Verdict;
+import org.stratopneum.core.fit.ValveBase;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Length;
@@ -52,6 +53,9 @@ public class VerdictWording {
         }
         if (detail instanceof Ground ground) {
             return wording.of("ground", ground);
+        }
+        if (detail instanceof ValveBase base) {
+            return wording.of("base", base);
         }
         return "";
     }

@@ -104,6 +104,37 @@ class JobCardTest {
         assertThat(rider.get("/shelf").body()).as("struck, it lies there again").contains("500 ml left of 500 ml");
     }
 
+    @Test
+    void aWidthMeasuredOnTheRimOutlivesTheTireComingOffAndGoingBack() {
+        rider = Guest.withAccount(site);
+        TypedBike.enter(rider, "rear-measured", "58.7");
+        wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
+        assertThat(rider.get(wheel).body()).contains("58.7 mm");
+        JobCard card = JobCard.begin(rider, wheel, "INSERT", "insert", "on");
+        card.goTo("hold-wait");
+        assertThat(rider.get("/log").body()).contains("took off 57-622");
+        assertThat(rider.get(wheel).body()).contains("with an insert", "58.7 mm");
+    }
+
+    @Test
+    void aValveWithABaseOfAnotherShapeBlocksAndAnOffCentreHoleWantsItsSpacer() {
+        String square = onTheShelf("VALVE", Map.of("name", "Reed valve", "amount", "1", "valveBase", "SQUARE"));
+        String round = onTheShelf("VALVE", Map.of("name", "Sedge valve", "amount", "1", "valveBase", "ROUND"));
+        String rim = "/rims/" + rider.ids(wheel, "/rims/").get(0);
+        Map<String, String> fields = new HashMap<>(Map.of("version", "0", "rimWidth", "30", "rimDiameter", "622"));
+        fields.putAll(Map.of("valveSeat", "ROUND", "valveOffCentre", "on", "bed", "UNTAPED"));
+        assertThat(rider.post(rim, rim, fields).statusCode()).isEqualTo(302);
+
+        String refused = rider.post(
+                        wheel + "/cards/new?job=CONVERT", wheel + "/cards", JobCard.fields("CONVERT", "valve", square))
+                .body();
+        assertThat(refused).contains("The base of the valve is square, the bed at its hole round");
+
+        JobCard card = JobCard.begin(rider, wheel, "CONVERT", "valve", round);
+        card.goTo("valve-spacer");
+        assertThat(card.page()).contains("thick side towards the gap");
+    }
+
     private static String entryWith(String page, String text) {
         String before = page.substring(0, page.indexOf(text));
         String id = before.substring(before.lastIndexOf("id=\"entry-") + 10);

@@ -17,6 +17,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveBase;
+import org.stratopneum.core.fit.ValveHole;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.PressureUnit;
@@ -43,7 +45,17 @@ class PartFieldsTest {
             new BigDecimal("61.90"));
 
     private static final RimSpec RIM = new RimSpec(
-            "Steady rim", 622, 29.87, 21.43, true, RimBed.TAPED, 6.47, 413.69, 32, LocalDate.of(2025, 5, 9), null);
+            "Steady rim",
+            622,
+            29.87,
+            21.43,
+            true,
+            RimBed.TAPED,
+            new ValveHole(6.47, ValveBase.WEDGE, true),
+            413.69,
+            32,
+            LocalDate.of(2025, 5, 9),
+            null);
 
     static Stream<Units> allUnits() {
         List<Units> all = new ArrayList<>();
@@ -133,7 +145,8 @@ class PartFieldsTest {
     })
     void whatCannotGoTogetherIsRefused(
             double beadSeat, double width, boolean hookless, boolean allowed, Double measured, String code) {
-        RimSpec rim = new RimSpec("Rim", beadSeat, width, null, hookless, RimBed.TAPED, null, null, null, null, null);
+        RimSpec rim = new RimSpec(
+                "Rim", beadSeat, width, null, hookless, RimBed.TAPED, ValveHole.UNKNOWN, null, null, null, null);
         TireSpec tire = new TireSpec(
                 "Tire",
                 new TireSize(57, 622),
@@ -161,7 +174,7 @@ class PartFieldsTest {
 
     @Test
     void aLimitIsSaidInTheRidersUnit() {
-        RimSpec rim = new RimSpec("Rim", 622, 30, null, false, RimBed.TAPED, null, null, null, null, null);
+        RimSpec rim = new RimSpec("Rim", 622, 30, null, false, RimBed.TAPED, ValveHole.UNKNOWN, null, null, null, null);
         FormReader reader = new FormReader(Map.of());
         Units inches =
                 new Units(PressureUnit.PSI, RiderUnit.KG, RiderUnit.IN, RiderUnit.ML, RiderUnit.CELSIUS, RiderUnit.KM);

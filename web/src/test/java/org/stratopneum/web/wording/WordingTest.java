@@ -26,6 +26,8 @@ import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.FitCheck;
 import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.fit.TapeStart;
+import org.stratopneum.core.fit.ValveBase;
+import org.stratopneum.core.fit.ValveHole;
 import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.job.Amount;
 import org.stratopneum.core.job.Answer;
@@ -168,13 +170,19 @@ class WordingTest {
             boolean tubeless) {
         FitCase parts = new FitCase(
                 new TireOnRim(tire, 622, null, rim, null),
-                new FitCase.Rim(rim, 630, 20.0, hookless, bed, null, 6.5),
+                new FitCase.Rim(rim, 630, 20.0, hookless, bed, null, new ValveHole(6.5, ValveBase.ROUND, hookless)),
                 new FitCase.Marks(ready, allowed, null, 60.0),
-                new FitCase.Valve(valve, !wideValve, wideValve ? ValveKind.SCHRADER : ValveKind.PRESTA),
+                new FitCase.Valve(
+                        valve,
+                        !wideValve,
+                        wideValve ? ValveKind.SCHRADER : ValveKind.PRESTA,
+                        ready ? ValveBase.ROUND : ValveBase.WEDGE,
+                        clearance > 5),
                 new FitCase.Tube(40, 60, 622),
                 clearance,
                 Mass.kg(70),
-                tubeless);
+                tubeless,
+                allowed);
         for (Verdict verdict : FitCheck.of(parts).verdicts()) {
             assertThat(verdicts.message(verdict, Units.metric(PressureUnit.PSI)))
                     .as(verdict.code())
