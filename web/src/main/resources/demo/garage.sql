@@ -60,19 +60,19 @@ insert into tire (id, name, nominal_width_mm, bsd_mm, casing, tubeless_marked, h
   ('d0000000-0000-4000-8000-000000000709', 'Lichen Tread 57, worn', 57, 622, 'STANDARD', true, true, true, 350, null),
   ('d0000000-0000-4000-8000-000000000710', 'Lichen Tread 57, half worn', 57, 622, 'STANDARD', true, true, true, 350, null);
 
-update rim set valve_hole_mm = 6.5 where owner = current_rider();
+update rim set valve_hole_mm = 6.5, valve_seat = 'ROUND' where owner = current_rider();
 
 update bike set opening_rear_mm = 78, opening_front_mm = 80 where id = 'd0000000-0000-4000-8000-000000000301';
 update bike set opening_rear_mm = 52, opening_front_mm = 54 where id = 'd0000000-0000-4000-8000-000000000303';
 
-insert into rim (id, name, bsd_mm, internal_width_mm, depth_mm, hookless, tubeless_bed, max_kpa, spokes, valve_hole_mm) values
-  ('d0000000-0000-4000-8000-000000000509', 'Steady rim 30, spare', 622, 30, 20, false, 'UNTAPED', 400, 32, 6.5);
+insert into rim (id, name, bsd_mm, internal_width_mm, depth_mm, hookless, tubeless_bed, max_kpa, spokes, valve_hole_mm, valve_seat) values
+  ('d0000000-0000-4000-8000-000000000509', 'Steady rim 30, spare', 622, 30, 20, false, 'UNTAPED', 400, 32, 6.5, 'ROUND');
 
-insert into shelf_item (id, kind, name, amount, width_mm, length_mm, valve, removable_core, side_holes) values
-  ('d0000000-0000-4000-8000-000000000801', 'VALVE', 'Reed valve 44', 6, null, 44, 'PRESTA', true, false),
-  ('d0000000-0000-4000-8000-000000000802', 'VALVE', 'Reed valve 60', 2, null, 60, 'PRESTA', true, true),
-  ('d0000000-0000-4000-8000-000000000803', 'TAPE', 'Birch tape 32', 10, 32, null, null, false, false),
-  ('d0000000-0000-4000-8000-000000000804', 'TAPE', 'Birch tape 23', 10, 23, null, null, false, false);
+insert into shelf_item (id, kind, name, amount, width_mm, length_mm, valve, removable_core, side_holes, valve_base) values
+  ('d0000000-0000-4000-8000-000000000801', 'VALVE', 'Reed valve 44', 6, null, 44, 'PRESTA', true, false, 'ROUND'),
+  ('d0000000-0000-4000-8000-000000000802', 'VALVE', 'Reed valve 60', 4, null, 60, 'PRESTA', true, true, 'ROUND'),
+  ('d0000000-0000-4000-8000-000000000803', 'TAPE', 'Birch tape 32', 10, 32, null, null, false, false, null),
+  ('d0000000-0000-4000-8000-000000000804', 'TAPE', 'Birch tape 23', 10, 23, null, null, false, false, null);
 
 insert into shelf_item (id, kind, name, amount, family, co2_safe, largest_hole_mm, opened_on, best_before) values
   ('d0000000-0000-4000-8000-000000000805', 'SEALANT', 'Tarn milk', 1000, 'LATEX_LOW_AMMONIA', false, 6, current_date - 120, current_date + 260),

@@ -10,6 +10,7 @@ import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.RiderMapper;
@@ -25,18 +26,30 @@ class DemoGarage implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(DemoGarage.class);
 
     private static final double BODY_KG = 64;
+    private static final long SEED = 118_407;
 
     private final RiderMapper riders;
     private final DemoParts parts;
     private final DemoYear year;
+    private final DemoBench bench;
+    private final Logbook logbook;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private boolean running;
 
-    DemoGarage(RiderMapper riders, DemoParts parts, DemoYear year, TransactionTemplate transaction, Clock clock) {
+    DemoGarage(
+            RiderMapper riders,
+            DemoParts parts,
+            DemoYear year,
+            DemoBench bench,
+            Logbook logbook,
+            TransactionTemplate transaction,
+            Clock clock) {
         this.riders = riders;
         this.parts = parts;
         this.year = year;
+        this.bench = bench;
+        this.logbook = logbook;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -61,9 +74,12 @@ class DemoGarage implements SmartLifecycle {
                                     PressureUnit.PSI)
                             .asDemo(BODY_KG, today),
                     clock.instant());
-            parts.load();
-            int entries = year.write(today, zone);
-            LOG.info("Demo garage loaded with {} log entries", entries);
+            parts.load("demo/garage.sql");
+            DemoPen pen = new DemoPen(logbook, today, zone, SEED);
+            year.write(pen);
+            bench.write(pen);
+            parts.load("demo/card.sql");
+            LOG.info("Demo garage loaded with {} log entries", pen.entries());
             return;
         }
         LocalDate today = LocalDate.ofInstant(clock.instant(), known.zoneId());

@@ -7,7 +7,7 @@ import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.jdbc.datasource.init.ScriptUtils;
 import org.springframework.stereotype.Component;
 
-/** Bikes, wheels, rims and tires of the demo, from its script. */
+/** Bikes, wheels, rims and tires of the demo, and its open job card, from its scripts. */
 @Component
 class DemoParts {
 
@@ -17,11 +17,11 @@ class DemoParts {
         this.dataSource = dataSource;
     }
 
-    /** Loads the script inside the running transaction. */
-    void load() {
+    /** Loads a script inside the running transaction. */
+    void load(String script) {
         Connection connection = DataSourceUtils.getConnection(dataSource);
         try {
-            ScriptUtils.executeSqlScript(connection, new ClassPathResource("demo/garage.sql"));
+            ScriptUtils.executeSqlScript(connection, new ClassPathResource(script));
         } finally {
             DataSourceUtils.releaseConnection(connection, dataSource);
         }

@@ -1,9 +1,6 @@
 package org.stratopneum.web.demo;
 
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.LocalTime;
-import java.time.ZoneId;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
@@ -20,10 +17,7 @@ import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogDetail.PressureRead;
-import org.stratopneum.web.logbook.LogEntry;
-import org.stratopneum.web.logbook.LogSource;
 import org.stratopneum.web.logbook.LogSubject;
-import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.pressure.Told;
 import org.stratopneum.web.rider.Riders;
@@ -65,24 +59,21 @@ class DemoYear {
 
     private static final double LEVERED_LOSS = 0.052;
 
-    private final Logbook logbook;
     private final Garage garage;
     private final BikeAdvisor advisor;
     private final Riders riders;
 
-    DemoYear(Logbook logbook, Garage garage, BikeAdvisor advisor, Riders riders) {
-        this.logbook = logbook;
+    DemoYear(Garage garage, BikeAdvisor advisor, Riders riders) {
         this.garage = garage;
         this.advisor = advisor;
         this.riders = riders;
     }
 
-    /** Writes the year that ends today; the number of entries. */
-    int write(LocalDate today, ZoneId zone) {
-        Writing writing = new Writing(today, zone, new Random(SEED));
+    /** Writes the year that ends today. */
+    void write(DemoPen pen) {
+        Writing writing = new Writing(pen, new Random(SEED));
         writing.fittings();
         WHEELS.forEach(wheel -> writing.readings(wheel, told(wheel)));
-        return writing.entries;
     }
 
     /** What is told for the wheel on its pair, whichever pair is in the bike now. */
@@ -98,34 +89,31 @@ class DemoYear {
 
     private final class Writing {
 
-        private final LocalDate today;
-        private final ZoneId zone;
+        private final DemoPen pen;
         private final Random random;
-        private int entries;
 
-        Writing(LocalDate today, ZoneId zone, Random random) {
-            this.today = today;
-            this.zone = zone;
+        Writing(DemoPen pen, Random random) {
+            this.pen = pen;
             this.random = random;
         }
 
         void fittings() {
             Set<Integer> mounted = new HashSet<>();
             for (DemoWheel wheel : WHEELS) {
-                add(at(wheel.fittedDaysAgo(), 18, 0), fit(wheel), fitted(wheel));
+                pen.write(pen.at(wheel.fittedDaysAgo(), 18, 0), fit(wheel), fitted(wheel));
                 if (wheel.removedDaysAgo() > 0) {
-                    add(at(wheel.removedDaysAgo(), 17, 30), fit(wheel), new LogDetail.TireRemoved());
+                    pen.write(pen.at(wheel.removedDaysAgo(), 17, 30), fit(wheel), new LogDetail.TireRemoved());
                 }
                 if (mounted.add(wheel.wheelset())) {
                     DemoVisits.mounts(wheel.wheelset())
-                            .forEach(daysAgo -> add(
-                                    at(daysAgo, 18, 30),
+                            .forEach(daysAgo -> pen.write(
+                                    pen.at(daysAgo, 18, 30),
                                     LogSubject.wheelset(wheel.bikeId(), wheel.wheelsetId()),
                                     new LogDetail.WheelsetMounted()));
                 }
                 if (isLevered(wheel)) {
-                    add(at(LEVER_JOB_DAYS_AGO, 16, 0), fit(wheel), new LogDetail.TireRemoved());
-                    add(at(LEVER_JOB_DAYS_AGO, 16, 40), fit(wheel), fitted(wheel));
+                    pen.write(pen.at(LEVER_JOB_DAYS_AGO, 16, 0), fit(wheel), new LogDetail.TireRemoved());
+                    pen.write(pen.at(LEVER_JOB_DAYS_AGO, 16, 40), fit(wheel), fitted(wheel));
                 }
             }
         }
@@ -147,19 +135,37 @@ class DemoYear {
                 double loss = isLevered(wheel) && daysAgo < LEVER_JOB_DAYS_AGO ? LEVERED_LOSS : wheel.lossPerDay();
                 psiAt20 *= Math.exp(-loss * (before - daysAgo));
                 before = daysAgo;
-                boolean afterLeverJob = isLevered(wheel) && daysAgo == LEVER_JOB_DAYS_AGO;
+                if (isLevered(wheel) && daysAgo == LEVER_JOB_DAYS_AGO) {
+                    psiAt20 = nightAfterLeverJob(wheel, told);
+                    before = daysAgo - 1;
+                    continue;
+                }
                 double celsius = Math.round(14 + 4 * random.nextDouble());
                 int minute = random.nextInt(30);
                 boolean last = daysAgo == visits.get(visits.size() - 1) && wheel.removedDaysAgo() < 0;
-                int hour = afterLeverJob ? 17 : 7;
-                if (!afterLeverJob) {
-                    read(wheel, at(daysAgo, hour, minute), inWorkshop(psiAt20, celsius), celsius, false, null);
-                }
-                if (afterLeverJob || !last && psiAt20 < PUMPS_BELOW * told.in(PressureUnit.PSI)) {
-                    read(wheel, at(daysAgo, hour, minute + 6), told.in(PressureUnit.PSI), celsius, true, told);
+                read(wheel, pen.at(daysAgo, 7, minute), inWorkshop(psiAt20, celsius), celsius, false, null);
+                if (!last && psiAt20 < PUMPS_BELOW * told.in(PressureUnit.PSI)) {
+                    read(wheel, pen.at(daysAgo, 7, minute + 6), told.in(PressureUnit.PSI), celsius, true, told);
                     psiAt20 = carried(told.in(PressureUnit.PSI), celsius, 20);
                 }
             }
+        }
+
+        /** A hold test overnight, and then down to what is told; what that is at 20 C (psi). */
+        private double nightAfterLeverJob(DemoWheel wheel, GaugePressure told) {
+            double evening = 17;
+            double morning = 14;
+            LogSubject subject = fit(wheel).readWith(GAUGE).at(WORKSHOP);
+            double kept = carried(DemoBench.SEATED_PSI, evening, 20) * Math.exp(-LEVERED_LOSS * 14 / 24.0);
+            pen.write(
+                    pen.at(LEVER_JOB_DAYS_AGO, 17, 20), subject, DemoBench.holdStarted(DemoBench.SEATED_PSI), evening);
+            pen.write(
+                    pen.at(LEVER_JOB_DAYS_AGO - 1, 7, 20),
+                    subject,
+                    DemoBench.holdEnded(inWorkshop(kept, morning)),
+                    morning);
+            read(wheel, pen.at(LEVER_JOB_DAYS_AGO - 1, 7, 26), told.in(PressureUnit.PSI), morning, true, told);
+            return carried(told.in(PressureUnit.PSI), morning, 20);
         }
 
         private double inWorkshop(double psiAt20, double celsius) {
@@ -179,25 +185,7 @@ class DemoYear {
             LogSubject subject = fit(wheel).readWith(GAUGE).at(WORKSHOP);
             PressureRead read = new PressureRead(
                     PressureUnit.PSI.toKpa(psi), PressureUnit.PSI, set, told == null ? null : told.kpa());
-            logbook.write(entry(at, subject, read).withTemperature(celsius));
-            entries++;
-        }
-
-        private void add(Instant at, LogSubject subject, LogDetail detail) {
-            logbook.write(entry(at, subject, detail));
-            entries++;
-        }
-
-        private LogEntry entry(Instant at, LogSubject subject, LogDetail detail) {
-            return LogEntry.of(new UUID(random.nextLong(), random.nextLong()), at, at, zone.getId(), subject, detail)
-                    .from(LogSource.DEMO);
-        }
-
-        private Instant at(int daysAgo, int hour, int minute) {
-            return today.minusDays(daysAgo)
-                    .atTime(LocalTime.of(hour, minute))
-                    .atZone(zone)
-                    .toInstant();
+            pen.write(at, subject, read, celsius);
         }
     }
 }

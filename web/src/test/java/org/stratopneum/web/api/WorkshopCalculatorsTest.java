@@ -114,7 +114,8 @@ class WorkshopCalculatorsTest {
         assertThat(verdict(answer, "widths-match").get("message").asString()).contains("59.5 %");
         List<String> unchecked = new ArrayList<>();
         answer.get("unchecked").forEach(check -> unchecked.add(check.asString()));
-        assertThat(unchecked).containsExactly("valve-length", "valve-hole", "valve-base", "valve-core", "clearance", "load");
+        assertThat(unchecked)
+                .containsExactly("valve-length", "valve-hole", "valve-base", "valve-core", "clearance", "load");
     }
 
     @ParameterizedTest

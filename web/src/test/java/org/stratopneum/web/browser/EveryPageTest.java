@@ -50,6 +50,7 @@ class EveryPageTest {
             WHEEL + "/cards/new?job=CHANGE_TIRE",
             TUBED_WHEEL + "/cards/new?job=CONVERT",
             "/cards",
+            "/cards/d0000000-0000-4000-8000-000000000901",
             "/shelf",
             "/shelf/new?kind=SEALANT",
             "/shelf/d0000000-0000-4000-8000-000000000807",

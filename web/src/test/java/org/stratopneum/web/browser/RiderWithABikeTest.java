@@ -101,7 +101,7 @@ class RiderWithABikeTest {
         browser.type("#tireMax", "60");
         browser.press("#keep");
         assertThat(browser.text("#fault-size")).contains("30 mm is too wide for this tire: 26 mm");
-        browser.type("#size", "29 x 2.1");
+        browser.type("#size", "54-622");
         browser.press("#keep");
         assertThat(browser.text(".outcome")).contains("fitted 54-622");
         assertThat(browser.all(".section")).hasSize(1);

@@ -17,10 +17,12 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.cards.OpenCards;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.RiderMapper;
+import org.stratopneum.web.shelf.Shelf;
 import org.stratopneum.web.support.RunningApplication;
 
 @ExtendWith(RunningApplication.class)
@@ -32,6 +34,8 @@ class DemoGarageTest {
     private final JdbcTemplate jdbc;
     private final TransactionTemplate transaction;
     private final DemoGarage demo;
+    private final OpenCards cards;
+    private final Shelf shelf;
 
     DemoGarageTest(
             Garage garage,
@@ -39,13 +43,17 @@ class DemoGarageTest {
             RiderMapper riders,
             JdbcTemplate jdbc,
             TransactionTemplate transaction,
-            DemoGarage demo) {
+            DemoGarage demo,
+            OpenCards cards,
+            Shelf shelf) {
         this.garage = garage;
         this.advisor = advisor;
         this.riders = riders;
         this.jdbc = jdbc;
         this.transaction = transaction;
         this.demo = demo;
+        this.cards = cards;
+        this.shelf = shelf;
     }
 
     @Test
@@ -76,6 +84,28 @@ class DemoGarageTest {
             double front = lastKpaOfTheDemo(skylark.front().wheelId())
                     / advice.front().pressure().kpa();
             assertThat(rear).isLessThan(front - 0.1);
+        });
+    }
+
+    /** What a visitor is to find: a wheel that failed its first hold test and passed the next, and a card left lying. */
+    @Test
+    void theBenchHasAStoryToTell() {
+        inDemo(() -> {
+            assertThat(jdbc.queryForList(
+                            """
+                            select round((detail ->> 'gaugeKpa')::numeric) from log_current
+                            where kind in ('HOLD_STARTED', 'HOLD_ENDED') and wheel_id = ? order by happened_at
+                            """, Integer.class, garage.bikes().get(2).rear().wheelId()))
+                    .as("275 kPa each evening: 15 % lost over the first night, not 3 % over the next")
+                    .containsExactly(276, 234, 276, 269);
+            assertThat(cards.all())
+                    .as("one look at two wheels, each waiting for a hand")
+                    .hasSize(2)
+                    .allSatisfy(card -> assertThat(card.waitsUntil()).isNull());
+            assertThat(shelf.available())
+                    .filteredOn(item -> item.name().equals("Tarn milk"))
+                    .singleElement()
+                    .satisfies(bottle -> assertThat(bottle.left()).isEqualTo(620));
         });
     }
 

@@ -1,0 +1,92 @@
+package org.stratopneum.web.demo;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.logbook.LogDetail;
+import org.stratopneum.web.logbook.LogSubject;
+
+/** What the demo rider did at the bench: tape, valves, sealant, and the hold tests of the gravel bike's rear wheel. */
+@Component
+class DemoBench {
+
+    /** What she seats mountain tires at, and begins a hold test with (psi). */
+    static final double SEATED_PSI = 40;
+
+    private static final UUID VALVE_44 = DemoWheel.id(801);
+    private static final UUID VALVE_60 = DemoWheel.id(802);
+    private static final UUID TAPE_32 = DemoWheel.id(803);
+    private static final UUID BOTTLE = DemoWheel.id(805);
+    private static final UUID FIBRE_BOTTLE = DemoWheel.id(806);
+    private static final int FIRST_DAY = 371;
+
+    /** One turn of 622 and 100 mm over it (m). */
+    private static final double TAPE_M = 2.03;
+
+    /**
+     * A filling.
+     *
+     * @param bottle what it was taken from, or null where that bottle is gone
+     */
+    private record Filling(int bike, int wheel, int tire, int daysAgo, double ml, UUID bottle) {}
+
+    private static final List<Filling> FILLINGS = List.of(
+            new Filling(1, 1, 9, FIRST_DAY, 100, null),
+            new Filling(1, 2, 10, FIRST_DAY, 100, null),
+            new Filling(1, 1, 9, 230, 40, null),
+            new Filling(1, 2, 10, 230, 40, null),
+            new Filling(1, 1, 1, 96, 100, BOTTLE),
+            new Filling(1, 2, 2, 96, 100, BOTTLE),
+            new Filling(1, 2, 2, 40, 30, BOTTLE),
+            new Filling(1, 1, 1, 12, 90, BOTTLE),
+            new Filling(2, 4, 4, 150, 60, FIBRE_BOTTLE),
+            new Filling(3, 5, 5, FIRST_DAY, 60, null),
+            new Filling(3, 6, 6, FIRST_DAY, 60, null),
+            new Filling(3, 5, 5, 60, 30, BOTTLE),
+            new Filling(3, 6, 6, 60, 30, BOTTLE));
+
+    /** Pairs of bike and wheel that were taped and got their valve on the first day. */
+    private static final List<int[]> TUBELESS =
+            List.of(new int[] {1, 1}, new int[] {1, 2}, new int[] {3, 5}, new int[] {3, 6});
+
+    void write(DemoPen pen) {
+        for (int[] wheel : TUBELESS) {
+            boolean wide = wheel[0] == 1;
+            LogSubject subject = subject(wheel[0], wheel[1], null);
+            pen.write(
+                    pen.at(FIRST_DAY, 16, 40),
+                    wide ? subject.with(TAPE_32) : subject,
+                    new LogDetail.RimTaped(wide ? TAPE_M : null));
+            pen.write(pen.at(FIRST_DAY, 16, 50), subject.with(wide ? VALVE_44 : VALVE_60), new LogDetail.PartFitted());
+        }
+        for (Filling filling : FILLINGS) {
+            LogSubject subject = subject(filling.bike, filling.wheel, DemoWheel.id(700 + filling.tire));
+            pen.write(
+                    pen.at(filling.daysAgo, filling.daysAgo == 12 ? 16 : 18, 45),
+                    filling.bottle == null ? subject : subject.with(filling.bottle),
+                    new LogDetail.SealantAdded(filling.ml));
+        }
+        // seeped at first; shaken and laid on its sides it held
+        hold(pen, FIRST_DAY, 34.0);
+        hold(pen, FIRST_DAY - 1, 39.0);
+    }
+
+    private static void hold(DemoPen pen, int daysAgo, double morningPsi) {
+        LogSubject sledge = subject(3, 5, DemoWheel.id(705)).readWith(DemoWheel.id(201));
+        pen.write(pen.at(daysAgo, 19, 0), sledge, holdStarted(SEATED_PSI), 16.0);
+        pen.write(pen.at(daysAgo - 1, 8, 0), sledge, holdEnded(morningPsi), 15.0);
+    }
+
+    static LogDetail holdStarted(double psi) {
+        return new LogDetail.HoldStarted(PressureUnit.PSI.toKpa(psi), PressureUnit.PSI);
+    }
+
+    static LogDetail holdEnded(double psi) {
+        return new LogDetail.HoldEnded(PressureUnit.PSI.toKpa(psi), PressureUnit.PSI);
+    }
+
+    private static LogSubject subject(int bike, int wheel, UUID tire) {
+        return LogSubject.wheel(DemoWheel.id(300 + bike), DemoWheel.id(600 + wheel), tire);
+    }
+}
