@@ -62,6 +62,8 @@ insert into tire (id, name, nominal_width_mm, bsd_mm, casing, tubeless_marked, h
 
 update rim set valve_hole_mm = 6.5, valve_seat = 'ROUND' where owner = current_rider();
 
+update rim set valve_hole_mm = 8.5 where id in ('d0000000-0000-4000-8000-000000000503', 'd0000000-0000-4000-8000-000000000504');
+
 update bike set opening_rear_mm = 78, opening_front_mm = 80 where id = 'd0000000-0000-4000-8000-000000000301';
 update bike set opening_rear_mm = 52, opening_front_mm = 54 where id = 'd0000000-0000-4000-8000-000000000303';
 

@@ -6,9 +6,6 @@ import org.stratopneum.core.quantity.Length;
 /** Valve and rim: length, hole, and whether sealant can go in through the stem. */
 final class ValveChecks {
 
-    /** A hole from here on is drilled for the wide valve (8.5 mm, against 6.5 mm for the thin one; between, our judgement). */
-    private static final double WIDE_HOLE_MM = 7.5;
-
     private ValveChecks() {}
 
     static void check(FitCase parts, FitCheck.Gathering gathering) {
@@ -47,7 +44,11 @@ final class ValveChecks {
             gathering.unchecked(FitCheck.Unchecked.VALVE_HOLE);
             return;
         }
-        boolean wideHole = hole >= WIDE_HOLE_MM;
+        boolean wideHole = parts.rim()
+                .valveHole()
+                .madeFor()
+                .filter(ValveKind.SCHRADER::equals)
+                .isPresent();
         if (kind == ValveKind.SCHRADER && !wideHole) {
             gathering.add(Level.BLOCKS, FitCode.VALVE_TOO_WIDE, Length.mm(hole));
         } else if (kind == ValveKind.PRESTA && wideHole) {

@@ -72,7 +72,7 @@ class CardWording {
         if (quantity instanceof Length length) {
             return amount == Amount.TAPE_LENGTH
                     ? Numbers.fixed(length.mm() / MM_PER_M, 2) + " m"
-                    : QuantityText.text(length.mm(), units.length());
+                    : QuantityText.size(length.mm(), units.length());
         }
         return QuantityText.text((Double) quantity, units.volume());
     }

@@ -92,7 +92,7 @@ public class SpareParts {
         return String.join(
                 ", ",
                 Numbers.upTo(rim.bsdMm(), 1),
-                wording.text("wheel.rim.inside", QuantityText.text(rim.internalWidthMm(), units.length())),
+                wording.text("wheel.rim.inside", QuantityText.size(rim.internalWidthMm(), units.length())),
                 wording.text(rim.hookless() ? "rim.hookless" : "rim.hooked"),
                 wording.of("bed", rim.tubelessBed()));
     }

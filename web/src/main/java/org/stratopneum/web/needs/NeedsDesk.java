@@ -14,6 +14,7 @@ import org.stratopneum.core.fit.Article;
 import org.stratopneum.core.fit.BillOfMaterials;
 import org.stratopneum.core.fit.TapePlan;
 import org.stratopneum.core.fit.ValveLength;
+import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.sealant.DoseSchool;
 import org.stratopneum.core.sealant.SealantDose;
 import org.stratopneum.core.sealant.SealantFamily;
@@ -22,6 +23,7 @@ import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPlace;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.drawing.TapeDrawing;
+import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
@@ -48,6 +50,7 @@ class NeedsDesk {
     private final ShelfWording shelfWording;
     private final Logbook logbook;
     private final AirAtHand air;
+    private final ValveWording valves;
 
     NeedsDesk(
             Garage garage,
@@ -57,11 +60,13 @@ class NeedsDesk {
             Shelf shelf,
             ShelfWording shelfWording,
             Logbook logbook,
-            AirAtHand air) {
+            AirAtHand air,
+            ValveWording valves) {
         this.shelf = shelf;
         this.shelfWording = shelfWording;
         this.logbook = logbook;
         this.air = air;
+        this.valves = valves;
         this.garage = garage;
         this.riders = riders;
         this.wording = wording;
@@ -73,11 +78,13 @@ class NeedsDesk {
     NeedsPage page(UUID wheelId, Map<String, String> parameters) {
         Rider rider = riders.self();
         WheelPlace place = garage.place(wheelId);
-        WheelStanding wheel = garage.bikeOn(place.bikeId(), place.wheelsetId())
-                .wheel(place.position())
-                .orElseThrow();
         NeedsForm form = NeedsForm.of(parameters);
         FormReader reader = form.reader();
+        WheelStanding wheel = planned(
+                garage.bikeOn(place.bikeId(), place.wheelsetId())
+                        .wheel(place.position())
+                        .orElseThrow(),
+                reader.choice("as", SetupKind.class).orElse(null));
         Units units = rider.units();
         Optional<NeedsForm.Chosen> chosen = NeedsForm.read(reader, units.length());
         boolean tubeless = wheel.tire().isEmpty() || !wheel.tubed();
@@ -94,9 +101,21 @@ class NeedsDesk {
                 plan.map(tape -> tape(tape, chosen.orElseThrow(), units)).orElse(null),
                 doses,
                 extras(wheel, chosen),
-                valve(wheel, units),
+                valves.valve(wheel, units),
+                tubeless ? List.of() : valves.tube(wheel, units),
                 list(wheel, tubeless, plan, chosen, rider),
                 air.of(wheel, new FormReader(form.typed()), units));
+    }
+
+    /** The wheel as it stands, or as it would stand with another set-up of the tire that is on. */
+    private static WheelStanding planned(WheelStanding wheel, SetupKind other) {
+        if (other == null || wheel.tire().isEmpty()) {
+            return wheel;
+        }
+        WheelStanding.Tire tire = wheel.tire().get();
+        boolean insert = tire.fitted().insert() && other == SetupKind.TUBELESS;
+        return wheel.with(
+                tire, new LogDetail.TireFitted(other, insert, tire.fitted().measuredWidthMm()), false);
     }
 
     /** All of it, each with what of the shelf it comes from, or that the shelf lacks it. */
@@ -121,8 +140,11 @@ class NeedsDesk {
                 wheel.tireSize().map(TireSize::nominalWidthMm).orElse(null)));
         List<ShelfItem> stock = shelf.available();
         LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
+        Optional<String> gauge = shelf.gauge();
         return bill.needs().stream()
-                .map(need -> item(need, Shelf.serving(need, fitting(need, stock, wheel)), rider.units(), today))
+                .map(need -> need.article() == Article.GAUGE && gauge.isPresent()
+                        ? new NeedsPage.Item(what(need, rider.units()), wording.text("needs.has", gauge.get()), true)
+                        : item(need, Shelf.serving(need, fitting(need, stock, wheel)), rider.units(), today))
                 .toList();
     }
 
@@ -257,16 +279,5 @@ class NeedsDesk {
             said.add(wording.text("needs.extra.insert"));
         }
         return String.join(", ", said);
-    }
-
-    private String valve(WheelStanding wheel, Units units) {
-        Double depth = wheel.rim().depthMm();
-        if (depth == null) {
-            return null;
-        }
-        return wording.text(
-                "needs.valve.long",
-                QuantityText.text(ValveLength.leastMm(depth), units.length()),
-                QuantityText.text(ValveLength.comfortableMm(depth), units.length()));
     }
 }

@@ -13,7 +13,8 @@ import org.stratopneum.web.wording.Units;
  * @param tape the tape, or null for a set-up with a tube, or while the form is faulty
  * @param doses what goes in by school, empty for a set-up with a tube
  * @param extras what makes the doses larger, joined; empty where nothing does
- * @param valve how long it must be, or null while the rim's depth is not entered
+ * @param valve what valve it wants
+ * @param tube what tube it wants, empty for a set-up without
  * @param list all of it, with amounts
  * @param air what chamber and cartridge give in this tire, or null while there is none
  */
@@ -27,7 +28,8 @@ record NeedsPage(
         Tape tape,
         List<Dose> doses,
         String extras,
-        String valve,
+        List<String> valve,
+        List<String> tube,
         List<Item> list,
         Air air) {
 

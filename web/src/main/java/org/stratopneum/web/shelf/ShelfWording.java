@@ -43,7 +43,7 @@ public class ShelfWording {
                     facts.add(range(item, units));
                 }
             }
-            case TAPE -> facts.add(wording.text("shelf.fact.wide", QuantityText.text(item.widthMm(), units.length())));
+            case TAPE -> facts.add(wording.text("shelf.fact.wide", QuantityText.size(item.widthMm(), units.length())));
             case SEALANT -> sealant(facts, item, units);
             case TOOL -> facts.add(wording.of("article", item.tool()));
         }
@@ -53,7 +53,7 @@ public class ShelfWording {
     private void sealant(List<String> facts, ShelfItem item, Units units) {
         facts.add(wording.of("family", item.family()));
         if (item.largestHoleMm() != null) {
-            facts.add(wording.text("shelf.fact.hole", QuantityText.text(item.largestHoleMm(), units.length())));
+            facts.add(wording.text("shelf.fact.hole", QuantityText.size(item.largestHoleMm(), units.length())));
         }
         facts.add(wording.text(item.co2Safe() ? "shelf.fact.co2-safe" : "shelf.fact.co2-unsafe"));
         if (item.openedOn() != null) {
@@ -73,15 +73,17 @@ public class ShelfWording {
 
     private static void add(List<String> facts, Double mm, Units units) {
         if (mm != null) {
-            facts.add(QuantityText.text(mm, units.length()));
+            facts.add(QuantityText.size(mm, units.length()));
         }
     }
 
     private String range(ShelfItem item, Units units) {
         String widths = wording.text(
                 "window.range",
-                QuantityText.number(item.minWidthMm(), units.length()),
-                QuantityText.text(item.maxWidthMm(), units.length()));
+                Numbers.upTo(
+                        units.length().fromCore(item.minWidthMm()),
+                        units.length().decimals()),
+                QuantityText.size(item.maxWidthMm(), units.length()));
         return item.bsdMm() == null ? widths : widths + " x " + Numbers.upTo(item.bsdMm(), 0);
     }
 

@@ -17,6 +17,11 @@ public final class QuantityText {
         return number(value, unit) + " " + unit.symbol();
     }
 
+    /** Without trailing zeros: a size that was printed or chosen, not measured. */
+    public static String size(double value, QuantityUnit unit) {
+        return Numbers.upTo(unit.fromCore(value), unit.decimals()) + " " + unit.symbol();
+    }
+
     /** As it stands in a field to be typed over: without trailing zeros, empty for null. */
     public static String typed(Double value, QuantityUnit unit) {
         return value == null ? "" : Numbers.upTo(unit.fromCore(value), unit.decimals() + 1);

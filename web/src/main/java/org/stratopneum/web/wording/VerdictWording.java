@@ -43,7 +43,7 @@ public class VerdictWording {
             return PressureText.both(pressure, units.pressure());
         }
         if (detail instanceof Length length) {
-            return lengthText(length, units);
+            return QuantityText.size(length.mm(), units.length());
         }
         if (detail instanceof Mass mass) {
             return massText(mass, units);
@@ -58,11 +58,6 @@ public class VerdictWording {
             return wording.of("base", base);
         }
         return "";
-    }
-
-    private static String lengthText(Length length, Units units) {
-        RiderUnit unit = units.length();
-        return Numbers.upTo(unit.fromCore(length.mm()), unit.decimals()) + " " + unit.symbol();
     }
 
     /** Rounded down: it is said as the most that will do. */

@@ -76,7 +76,7 @@ class JobCardTest {
                 rider, wheel, "CONVERT", "sealant", bottle, "tape", roll, "valve", valve, "newTire", "on");
 
         card.goTo("tape-cut");
-        assertThat(card.page()).contains("Tape of 32.0 mm, about 2.03 m");
+        assertThat(card.page()).contains("Tape of 32 mm, about 2.03 m");
         card.goTo("sealant-ml");
         // 60-622 on 30 mm, brand-new: 101 ml and a tenth, to the nearest 5 (worked value of the dose law)
         assertThat(card.page()).contains("value=\"110\"");

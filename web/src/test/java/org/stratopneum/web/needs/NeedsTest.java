@@ -2,6 +2,8 @@ package org.stratopneum.web.needs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -37,7 +39,7 @@ class NeedsTest {
         String page = needs(rider, "?start=" + start + "&turns=1&roll=10&onHand=28");
         assertThat(page)
                 .contains(length, "A roll of 10 m does 4 wheels", "32.0 mm", "two passes cover 32.0 mm")
-                .contains("lie 24.0 mm over each other", "At least 35.0 mm for a pump head, 40.0 mm for comfort")
+                .contains("lie 24.0 mm over each other", "At least 35 mm for a pump head, 40 mm for comfort")
                 .contains("rim tape, 32.0 mm wide: " + length, "valve, 40.0 mm long or longer");
     }
 
@@ -58,7 +60,29 @@ class NeedsTest {
     void aWheelWithATubeTakesNoTapeAndNoSealant() {
         Guest rider = Guest.withAccount(site);
         TypedBike.enter(rider, "rear-setup", "BUTYL_TUBE");
-        assertThat(needs(rider, "")).contains("tube for this size").doesNotContain("<h2>Tape</h2>", "Sealant");
+        assertThat(needs(rider, ""))
+                .contains("tube for this size", "a range of widths that takes 57 mm, at a bead seat of 622 mm")
+                .contains("Look at the hole: 6.5 mm takes the thin valve only", "never patched")
+                .doesNotContain("<h2>Tape</h2>", "Sealant");
+        assertThat(needs(rider, "?as=TUBELESS"))
+                .as("planned before anything is bought")
+                .contains("<h2>Tape</h2>", "round, square or wedge-shaped", "If it had a tube")
+                .doesNotContain("tube for this size");
+    }
+
+    /** A gauge lies under gauges and is not lacked; holes of 6.5 and 8.5 mm (handbook). */
+    @Test
+    void theValveFollowsTheHoleAndTheGaugeIsThere() {
+        Guest rider = Guest.withAccount(site);
+        TypedBike.enter(rider, "rear-valveHole", "8.5", "rear-valveSeat", "WEDGE", "rear-insert", "on");
+        assertThat(needs(rider, ""))
+                .contains("the wide valve (Schrader), or the thin one with a sleeve", "wedge-shaped.")
+                .contains("made for inserts", "gauge</strong> <span class=\"label lacks\">the shelf lacks it");
+        rider.post(
+                "/gauges/new",
+                "/gauges",
+                Map.of("newId", UUID.randomUUID().toString(), "name", "Hut gauge", "unit", "BAR"));
+        assertThat(needs(rider, "")).contains("on the shelf: Hut gauge");
     }
 
     @Test
