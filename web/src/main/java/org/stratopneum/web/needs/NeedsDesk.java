@@ -179,12 +179,12 @@ class NeedsDesk {
         return switch (need.article()) {
             case TAPE ->
                 wording.text(
-                        "needs.list.tape", QuantityText.text(need.sizeMm(), units.length()), metres(need.amount()));
+                        "needs.list.tape", QuantityText.size(need.sizeMm(), units.length()), metres(need.amount()));
             case SEALANT -> wording.text("needs.list.sealant", QuantityText.text(need.amount(), units.volume()));
             case VALVE ->
                 need.sizeMm() == null
                         ? wording.text("needs.list.valve")
-                        : wording.text("needs.list.valve.long", QuantityText.text(need.sizeMm(), units.length()));
+                        : wording.text("needs.list.valve.long", QuantityText.size(need.sizeMm(), units.length()));
             case TUBE -> wording.text("needs.list.tube");
             default -> wording.of("article", need.article());
         };
@@ -225,13 +225,14 @@ class NeedsDesk {
     private String passes(TapePlan.OffsetPasses passes, Units units) {
         return wording.text(
                 passes.possible() ? "needs.passes" : "needs.passes.not",
-                QuantityText.text(passes.coverageMm(), units.length()),
-                QuantityText.text(passes.overlapMm(), units.length()));
+                QuantityText.size(passes.coverageMm(), units.length()),
+                QuantityText.size(passes.overlapMm(), units.length()));
     }
 
     private NeedsPage.Width width(String school, TapePlan.Widths widths, Units units) {
-        String from = QuantityText.number(widths.fromMm(), units.length());
-        String to = QuantityText.text(widths.toMm(), units.length());
+        String from = Numbers.upTo(
+                units.length().fromCore(widths.fromMm()), units.length().decimals());
+        String to = QuantityText.size(widths.toMm(), units.length());
         return new NeedsPage.Width(
                 wording.text("needs.width." + school),
                 widths.fromMm() == widths.toMm() ? to : wording.text("window.range", from, to),

@@ -38,9 +38,9 @@ class NeedsTest {
         TypedBike.enter(rider, "rear-spokes", "32", "rear-rimDepth", "20");
         String page = needs(rider, "?start=" + start + "&turns=1&roll=10&onHand=28");
         assertThat(page)
-                .contains(length, "A roll of 10 m does 4 wheels", "32.0 mm", "two passes cover 32.0 mm")
-                .contains("lie 24.0 mm over each other", "At least 35 mm for a pump head, 40 mm for comfort")
-                .contains("rim tape, 32.0 mm wide: " + length, "valve, 40.0 mm long or longer");
+                .contains(length, "A roll of 10 m does 4 wheels", "32 mm", "two passes cover 32 mm")
+                .contains("lie 24 mm over each other", "At least 35 mm for a pump head, 40 mm for comfort")
+                .contains("rim tape, 32 mm wide: " + length, "valve, 40 mm long or longer");
     }
 
     /** 60-622 on 30 mm: 60, 100, 130 ml; a casing that was not made tubeless takes half as much again. */
