@@ -44,7 +44,7 @@ final class CareJobs {
     static Part valve() {
         return all(
                 WheelSteps.notBlocked(),
-                act("air-out").valveAt(6).caution(Caution.SEALANT),
+                act("air-out").valveAt(4).caution(Caution.SEALANT),
                 when(
                         Condition.CORE_REMOVABLE,
                         ask("core-turns", on(Answer.TURNS), on(Answer.SEIZED, act("core-flats")))

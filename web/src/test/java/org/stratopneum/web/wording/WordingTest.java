@@ -8,6 +8,10 @@ import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -81,6 +85,35 @@ class WordingTest {
             }
             assertThat(wording.text("do." + step.text() + ".why")).as(step.id()).isNotBlank();
         }
+    }
+
+    private static final Pattern HOURS = Pattern.compile("(\\d+)(?: (or|and|to) (\\d+))? o'clock");
+
+    /** Where a step's words name an hour for the valve, the drawing beside them stands at it. */
+    @Test
+    void theDrawingOfAStepStandsAtTheHourThatItsWordsName() {
+        Set<String> looked = new TreeSet<>();
+        for (Job job : Job.values()) {
+            for (Step step : job.steps()) {
+                Object[] amounts = step.amounts().stream().map(Amount::name).toArray();
+                Matcher named = HOURS.matcher(wording.text("do." + step.text(), amounts));
+                if (!named.find()) {
+                    continue;
+                }
+                looked.add(step.text());
+                assertThat(step.valveAt()).as(job + " " + step.id()).isNotNull();
+                int first = Integer.parseInt(named.group(1));
+                int last = named.group(3) == null ? first : Integer.parseInt(named.group(3));
+                Set<Integer> hours = new TreeSet<>(Set.of(first % 12));
+                // "between 10 and 2" goes round over the top; "4 or 8" are two places
+                for (int hour = first; !"or".equals(named.group(2)) && hour % 12 != last % 12; hour++) {
+                    hours.add((hour + 1) % 12);
+                }
+                hours.add(last % 12);
+                assertThat(hours).as(job + " " + step.id()).contains(step.valveAt() % 12);
+            }
+        }
+        assertThat(looked).contains("air-out", "inject", "fill-fibre", "fill-syringe");
     }
 
     @ParameterizedTest
