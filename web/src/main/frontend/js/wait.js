@@ -1,9 +1,10 @@
 // Counts a wait down on its page, and loads the page anew when it is over. Without this module the page says until when.
+// How long it takes comes from the server: a clock that is wrong here must not load the page again and again.
 
 const SECOND_MS = 1000;
 
-for (const place of document.querySelectorAll("[data-until]")) {
-  const until = Date.parse(place.dataset.until);
+for (const place of document.querySelectorAll("[data-seconds]")) {
+  const until = Date.now() + place.dataset.seconds * SECOND_MS;
   const tick = () => {
     const left = Math.ceil((until - Date.now()) / SECOND_MS);
     if (left <= 0) {

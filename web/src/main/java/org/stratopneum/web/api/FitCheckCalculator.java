@@ -41,14 +41,22 @@ class FitCheckCalculator {
 
     @PostMapping(path = "/api/v1/calc/fit/check", consumes = MediaType.APPLICATION_JSON_VALUE)
     Answer check(HttpServletRequest request) throws IOException {
-        FitCheck check = FitCheck.of(read(json.read(request)));
+        FitCase parts = read(json.read(request));
+        FitCheck check = FitCheck.of(parts);
         return new Answer(
                 verdicts.of(check.verdicts()),
                 check.unchecked().stream()
+                        .filter(unchecked -> unchecked != FitCheck.Unchecked.VALVE_BASE || namesShape(parts))
                         .map(unchecked ->
                                 unchecked.name().toLowerCase(Locale.ROOT).replace('_', '-'))
                         .toList(),
                 check.ceiling() == null ? null : check.ceiling().kpa());
+    }
+
+    /** Whether one of the shapes was named; who names neither did not ask to have them compared. */
+    private static boolean namesShape(FitCase parts) {
+        return parts.rim().valveHole().seat() != null
+                || parts.valve() != null && parts.valve().base() != null;
     }
 
     private static FitCase read(JsonFields fields) {

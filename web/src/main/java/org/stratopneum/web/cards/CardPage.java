@@ -67,10 +67,11 @@ public record CardPage(
     public record Button(String answer, String text) {}
 
     /**
-     * @param until when it is over, in words, and {@code untilIso} for the clock on the page
+     * @param until when it is over, in words
+     * @param seconds how long it still takes by the server's clock, which alone decides
      * @param over whether it is
      */
-    public record Wait(String until, String untilIso, boolean over) {}
+    public record Wait(String until, long seconds, boolean over) {}
 
     /** @param unit symbol of what is typed; a pressure has units to choose from */
     public record Measure(boolean pressure, boolean withTemperature, String unit, String temperatureUnit) {

@@ -1,5 +1,6 @@
 package org.stratopneum.web.cards;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -92,7 +93,10 @@ class CardPages {
 
     private CardPage.Now step(Card card, Card.Wheel wheel, Step step, FormView form, Rider rider, Instant now) {
         CardPage.Wait wait = wheel.waitsUntil(card.row().begunAt())
-                .map(until -> new CardPage.Wait(when(until, now, rider), until.toString(), !now.isBefore(until)))
+                .map(until -> new CardPage.Wait(
+                        when(until, now, rider),
+                        1 + Duration.between(now, until).toSeconds(),
+                        !now.isBefore(until)))
                 .orElse(null);
         boolean mustGoOn =
                 wait != null && !wait.over() && step.task() instanceof Step.Task.Rest rest && !rest.canBeCutShort();

@@ -13,6 +13,7 @@ import java.util.logging.Level;
 import org.openqa.selenium.By;
 import org.openqa.selenium.NoSuchElementException;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebDriver;
 import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
@@ -111,8 +112,13 @@ final class Browser implements AutoCloseable {
         driver.get(address);
     }
 
+    /** Waits for it: a loaded machine draws a page late. */
     WebElement find(String css) {
-        return driver.findElement(By.cssSelector(css));
+        try {
+            return waitFor(there -> there.findElement(By.cssSelector(css)));
+        } catch (TimeoutException exception) {
+            return driver.findElement(By.cssSelector(css));
+        }
     }
 
     List<WebElement> all(String css) {
@@ -143,8 +149,18 @@ final class Browser implements AutoCloseable {
     /** Presses a button that leads to a new page, and waits until it is there. */
     void press(String css) {
         WebElement button = find(css);
+        leave(button::click);
+    }
+
+    /** Types a letter that leads to a new page, and waits until it is there. */
+    void pressKey(String letter) {
+        WebElement body = find("body");
+        leave(() -> body.sendKeys(letter));
+    }
+
+    private void leave(Runnable how) {
         WebElement page = find("html");
-        button.click();
+        how.run();
         waitFor(there -> isStale(page));
         waitFor(there -> "complete".equals(driver.executeScript("return document.readyState")));
     }

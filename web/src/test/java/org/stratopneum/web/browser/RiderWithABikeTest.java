@@ -167,11 +167,11 @@ class RiderWithABikeTest {
         assertThat(browser.text(".outcome")).isEqualTo("Kept.");
         assertThat(background()).isNotEqualTo(light);
 
-        browser.find("body").sendKeys("b");
-        browser.waitFor(there -> there.getCurrentUrl().equals(site.address() + "/"));
+        browser.pressKey("b");
+        assertThat(browser.driver().getCurrentUrl()).isEqualTo(site.address() + "/");
         assertThat(browser.text("main")).contains("system 183 lb", "Rear gauge shows, bar");
-        browser.find("body").sendKeys("?");
-        browser.waitFor(there -> there.getCurrentUrl().endsWith("/keys"));
+        browser.pressKey("?");
+        assertThat(browser.driver().getCurrentUrl()).endsWith("/keys");
         assertThat(browser.text("#key-list")).contains("bikes as they stand");
 
         browser.open(site.address() + "/settings");
