@@ -29,7 +29,7 @@ import org.springframework.util.FileSystemUtils;
 /** Debian's Chromium without a window, shut off from everything but this machine. */
 final class Browser implements AutoCloseable {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(20);
+    private static final Duration PATIENCE = Duration.ofSeconds(60);
 
     private final ChromeDriver driver;
     private final Path profile;

@@ -1,0 +1,2 @@
+/** How fast a wheel loses its air, from readings between two inflations. */
+package org.stratopneum.core.leak;
