@@ -10,6 +10,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.quantity.Mass;
 
 class SystemAndSetupTest {
 
@@ -28,6 +29,18 @@ class SystemAndSetupTest {
         LoadShare share = LoadShare.of(posture);
         assertThat(mass.onFront(share).plus(mass.onRear(share)).kg())
                 .isCloseTo(mass.total().kg(), within(1e-9));
+    }
+
+    /** Weighing gives back the two weights, with whatever is on the racks added to its own wheel. */
+    @Test
+    void weighingReplacesThePosture() {
+        LoadShare share = LoadShare.weighed(Mass.kg(55), Mass.kg(45), false);
+        SystemMass mass = new SystemMass(80, 5, 15, 0, 0, 12);
+        assertThat(mass.onFront(share).kg()).isCloseTo(45, within(1e-9));
+        assertThat(mass.onRear(share).kg()).isCloseTo(55 + 12, within(1e-9));
+        assertThatThrownBy(() -> LoadShare.weighed(Mass.kg(95), Mass.kg(5), false))
+                .isInstanceOf(InvalidInputException.class)
+                .hasMessageContaining("shareFront");
     }
 
     @Test

@@ -8,11 +8,12 @@ import org.stratopneum.core.pressure.DropSchool;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.pressure.LoadShare;
 import org.stratopneum.core.pressure.Posture;
+import org.stratopneum.core.quantity.Mass;
 
 /**
  * A bike as it stands.
  *
- * @param shareFront share on the front wheel found by weighing (ratio), or null to go by the posture
+ * @param weighed what its wheels were weighed with; where they were not, the posture tells
  * @param ground the usual ride, share of each ground (ratio), largest first
  * @param rear rear wheel, or null when none is in
  * @param front front wheel, or null when none is in
@@ -21,7 +22,7 @@ public record BikeStanding(
         UUID id,
         String name,
         Posture posture,
-        Double shareFront,
+        Weighed weighed,
         Masses masses,
         DropSchool drop,
         boolean wet,
@@ -41,7 +42,9 @@ public record BikeStanding(
     }
 
     public LoadShare share() {
-        return shareFront == null ? LoadShare.of(posture) : new LoadShare(shareFront, posture == Posture.CARGO);
+        return weighed.known()
+                ? LoadShare.weighed(Mass.kg(weighed.rearKg()), Mass.kg(weighed.frontKg()), posture == Posture.CARGO)
+                : LoadShare.of(posture);
     }
 
     /** Whether both wheels are in, with tires on them that go with their rims. */

@@ -95,7 +95,7 @@ public class Garage {
                 bike.bikeId(),
                 bike.bikeName(),
                 bike.posture(),
-                bike.shareFront(),
+                new Weighed(bike.weighedRearKg(), bike.weighedFrontKg()),
                 new BikeStanding.Masses(
                         bike.bikeKg(),
                         bike.gearKg(),

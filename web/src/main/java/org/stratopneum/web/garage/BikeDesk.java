@@ -7,11 +7,15 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.Problems;
+import org.stratopneum.core.pressure.LoadShare;
+import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.wording.Numbers;
+import org.stratopneum.web.wording.Wording;
 
 /** Gathers what the pages show on which a rider enters or changes a bike or a pair of wheels. */
 @Service
@@ -22,13 +26,15 @@ class BikeDesk {
     private final Riders riders;
     private final Logbook logbook;
     private final BikeDrafts drafts;
+    private final Wording wording;
 
-    BikeDesk(Garage garage, PartsMapper parts, Riders riders, Logbook logbook, BikeDrafts drafts) {
+    BikeDesk(Garage garage, PartsMapper parts, Riders riders, Logbook logbook, BikeDrafts drafts, Wording wording) {
         this.garage = garage;
         this.parts = parts;
         this.riders = riders;
         this.logbook = logbook;
         this.drafts = drafts;
+        this.wording = wording;
     }
 
     BikeDrafts.Draft draft(Map<String, String> parameters) {
@@ -39,7 +45,19 @@ class BikeDesk {
     @Transactional(readOnly = true)
     BikePage edit(UUID id, Map<String, String> parameters, Problems problems) {
         PartsMapper.BikeRow row = parts.bike(id).orElseThrow(NotThereException::new);
-        return drafts.page(kept(id, parameters), problems).of(row.id(), row.name(), row.version());
+        return drafts.page(kept(id, parameters), problems)
+                .of(row.id(), row.name(), row.version())
+                .sharing(share(garage.bike(id)));
+    }
+
+    private String share(BikeStanding bike) {
+        return bike.weighed().known()
+                ? wording.text("garage.weighed.share", percent(bike.share()), percent(LoadShare.of(bike.posture())))
+                : null;
+    }
+
+    private static String percent(LoadShare share) {
+        return Numbers.fixed(100 * share.front(), 1);
     }
 
     /** The bike as it was changed; empty with faults in {@code problems}. */

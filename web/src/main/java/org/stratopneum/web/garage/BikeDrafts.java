@@ -97,6 +97,7 @@ public class BikeDrafts {
                 new BikePage.Sizes(form.meant(BikeForm.REAR), form.meant(BikeForm.FRONT)),
                 advice,
                 fits,
+                null,
                 0);
     }
 

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
+import org.stratopneum.core.pressure.LoadShare;
 import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
@@ -15,6 +16,7 @@ import org.stratopneum.core.tire.SizeText;
 import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Openings;
+import org.stratopneum.web.bikes.Weighed;
 import org.stratopneum.web.ride.RideForm;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.FormView;
@@ -33,6 +35,7 @@ public final class BikeForm {
     private static final String SAME = "same";
     private static final String POSTURE = "posture";
     private static final String ASKED = "asked";
+    private static final Openings NOT_KEPT = new Openings(null, null);
     private static final int LONGEST_VALUE = 200;
     private static final int MOST_FIELDS = 120;
 
@@ -40,9 +43,11 @@ public final class BikeForm {
     private final RideForm ride;
     private final Units units;
     private final Openings kept;
+    private final Weighed keptWeights;
 
-    private BikeForm(Map<String, String> typed, RideForm ride, Units units, Openings kept) {
+    private BikeForm(Map<String, String> typed, RideForm ride, Units units, Openings kept, Weighed keptWeights) {
         this.kept = kept;
+        this.keptWeights = keptWeights;
         this.typed = typed;
         this.ride = ride;
         this.units = units;
@@ -70,7 +75,7 @@ public final class BikeForm {
                     .ifPresent(posture -> typed.put("drop", posture.usualDrop().name()));
         }
         RideForm ride = RideForm.blank(riderKg, units.mass(), typed);
-        return new BikeForm(typed, ride, units.withMass(ride.massUnit()), null);
+        return new BikeForm(typed, ride, units.withMass(ride.massUnit()), NOT_KEPT, Weighed.NEVER);
     }
 
     /** A bike that is kept, filled from it and overlaid with what was typed. */
@@ -80,9 +85,11 @@ public final class BikeForm {
         typed.put(POSTURE, bike.posture().name());
         typed.put("openingRear", QuantityText.typed(bike.openings().rearMm(), units.length()));
         typed.put("openingFront", QuantityText.typed(bike.openings().frontMm(), units.length()));
+        typed.put("weighedRear", QuantityText.typed(bike.weighed().rearKg(), units.mass()));
+        typed.put("weighedFront", QuantityText.typed(bike.weighed().frontKg(), units.mass()));
         typed.putAll(known(parameters));
         RideForm ride = RideForm.of(bike, riderKg, units.mass(), parameters);
-        return new BikeForm(typed, ride, units.withMass(ride.massUnit()), bike.openings());
+        return new BikeForm(typed, ride, units.withMass(ride.massUnit()), bike.openings(), bike.weighed());
     }
 
     private static Map<String, String> known(Map<String, String> parameters) {
@@ -178,14 +185,35 @@ public final class BikeForm {
             reader.fault(POSTURE, Problem.MISSING);
         }
         Openings openings = new Openings(
-                opening(reader, "openingRear", kept == null ? null : kept.rearMm()),
-                opening(reader, "openingFront", kept == null ? null : kept.frontMm()));
+                opening(reader, "openingRear", kept.rearMm()), opening(reader, "openingFront", kept.frontMm()));
+        Weighed weighed = weighed(reader);
         problems.addAll(reader.problems().list());
         Optional<RideForm.Ride> usual = ride.ride(problems);
         if (called.isEmpty() || posture.isEmpty() || usual.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(new BikeSpec(called.get(), posture.get(), usual.get(), openings));
+        return Optional.of(new BikeSpec(called.get(), posture.get(), weighed, usual.get(), openings));
+    }
+
+    /** One weight without the other is no share; and nobody rides with nearly all of it on one wheel. */
+    private Weighed weighed(FormReader reader) {
+        RiderUnit unit = ride.massUnit();
+        Optional<Double> rear = reader.quantity("weighedRear", Weighed.RANGE, unit, keptWeights.rearKg());
+        Optional<Double> front = reader.quantity("weighedFront", Weighed.RANGE, unit, keptWeights.frontKg());
+        if (rear.isPresent() && reader.isBlank("weighedFront")) {
+            reader.fault("weighedFront", Problem.MISSING);
+        }
+        if (front.isPresent() && reader.isBlank("weighedRear")) {
+            reader.fault("weighedRear", Problem.MISSING);
+        }
+        if (rear.isEmpty() || front.isEmpty()) {
+            return Weighed.NEVER;
+        }
+        double share = front.get() / (rear.get() + front.get());
+        LoadShare.FRONT
+                .problemOf("weighedFront", share)
+                .ifPresent(problem -> reader.fault("weighedFront", "share-not-believable"));
+        return new Weighed(rear.get(), front.get());
     }
 
     private Double opening(FormReader reader, String field, Double was) {

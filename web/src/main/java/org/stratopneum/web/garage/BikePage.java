@@ -24,6 +24,7 @@ import org.stratopneum.web.wording.Units;
  * @param sizes what the sizes that were typed may mean
  * @param advice what to set as far as typed, or null
  * @param fits whether tires and rims go together, or null while they are not whole
+ * @param share what weighing the wheels told, in words, or null
  */
 public record BikePage(
         UUID bikeId,
@@ -34,6 +35,7 @@ public record BikePage(
         Sizes sizes,
         AdviceView advice,
         Fits fits,
+        String share,
         int version) {
 
     private static final List<String> SELDOM = List.of(
@@ -49,6 +51,9 @@ public record BikePage(
             "rimMax",
             "bed",
             "rimDepth",
+            "valveHole",
+            "valveSeat",
+            "valveOffCentre",
             "spokes",
             "rimBought",
             "rimPrice");
@@ -65,7 +70,12 @@ public record BikePage(
 
     /** The same page for a bike that is kept. */
     BikePage of(UUID id, String name, int rowVersion) {
-        return new BikePage(id, name, form, ride, units, sizes, advice, fits, rowVersion);
+        return new BikePage(id, name, form, ride, units, sizes, advice, fits, share, rowVersion);
+    }
+
+    /** The same page with what the scale told. */
+    BikePage sharing(String said) {
+        return new BikePage(bikeId, bikeName, form, ride, units, sizes, advice, fits, said, version);
     }
 
     /** Whether something is typed, or wrong, in what is seldom asked about a wheel. */

@@ -24,7 +24,7 @@ public record NewBike(BikeSpec bike, NewWheelset wheels) {
                 UUID.randomUUID(),
                 bike.name(),
                 bike.posture(),
-                null,
+                bike.weighed(),
                 new BikeStanding.Masses(
                         mass.bikeKg(),
                         mass.gearKg(),

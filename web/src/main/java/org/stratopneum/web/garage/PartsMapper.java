@@ -69,11 +69,13 @@ interface PartsMapper {
 
     @Insert("""
             insert into bike (id, name, position, posture, bike_kg, gear_kg, luggage_front_kg, luggage_middle_kg,
-                              luggage_rear_kg, drop_school, wet, opening_rear_mm, opening_front_mm)
+                              luggage_rear_kg, drop_school, wet, opening_rear_mm, opening_front_mm,
+                              weighed_rear_kg, weighed_front_kg)
             values (#{id}, #{bike.name}, (select coalesce(max(position), 0) + 1 from bike), #{bike.posture},
                     #{bike.ride.mass.bikeKg}, #{bike.ride.mass.gearKg}, #{bike.ride.mass.luggageFrontKg},
                     #{bike.ride.mass.luggageMiddleKg}, #{bike.ride.mass.luggageRearKg}, #{bike.ride.drop},
-                    #{bike.ride.wet}, #{bike.openings.rearMm}, #{bike.openings.frontMm})
+                    #{bike.ride.wet}, #{bike.openings.rearMm}, #{bike.openings.frontMm}, #{bike.weighed.rearKg},
+                    #{bike.weighed.frontKg})
             on conflict do nothing
             """)
     int insertBike(UUID id, BikeSpec bike);
@@ -85,7 +87,8 @@ interface PartsMapper {
                 luggage_middle_kg = #{bike.ride.mass.luggageMiddleKg},
                 luggage_rear_kg = #{bike.ride.mass.luggageRearKg}, drop_school = #{bike.ride.drop},
                 wet = #{bike.ride.wet}, opening_rear_mm = #{bike.openings.rearMm},
-                opening_front_mm = #{bike.openings.frontMm}, version = version + 1
+                opening_front_mm = #{bike.openings.frontMm}, weighed_rear_kg = #{bike.weighed.rearKg},
+                weighed_front_kg = #{bike.weighed.frontKg}, version = version + 1
             where id = #{id} and version = #{version}
             """)
     int updateBike(UUID id, BikeSpec bike, int version);

@@ -49,7 +49,6 @@ class NeedsDesk {
     private final Shelf shelf;
     private final ShelfWording shelfWording;
     private final Logbook logbook;
-    private final AirAtHand air;
     private final ValveWording valves;
 
     NeedsDesk(
@@ -60,12 +59,10 @@ class NeedsDesk {
             Shelf shelf,
             ShelfWording shelfWording,
             Logbook logbook,
-            AirAtHand air,
             ValveWording valves) {
         this.shelf = shelf;
         this.shelfWording = shelfWording;
         this.logbook = logbook;
-        this.air = air;
         this.valves = valves;
         this.garage = garage;
         this.riders = riders;
@@ -103,8 +100,7 @@ class NeedsDesk {
                 extras(wheel, chosen),
                 valves.valve(wheel, units),
                 tubeless ? List.of() : valves.tube(wheel, units),
-                list(wheel, tubeless, plan, chosen, rider),
-                air.of(wheel, new FormReader(form.typed()), units));
+                list(wheel, tubeless, plan, chosen, rider));
     }
 
     /** The wheel as it stands, or as it would stand with another set-up of the tire that is on. */

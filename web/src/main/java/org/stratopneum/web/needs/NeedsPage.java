@@ -16,7 +16,6 @@ import org.stratopneum.web.wording.Units;
  * @param valve what valve it wants
  * @param tube what tube it wants, empty for a set-up without
  * @param list all of it, with amounts
- * @param air what chamber and cartridge give in this tire, or null while there is none
  */
 record NeedsPage(
         UUID wheel,
@@ -30,8 +29,7 @@ record NeedsPage(
         String extras,
         List<String> valve,
         List<String> tube,
-        List<Item> list,
-        Air air) {
+        List<Item> list) {
 
     public List<TapeStart> starts() {
         return List.of(TapeStart.values());
@@ -54,20 +52,6 @@ record NeedsPage(
      * @param from what of the shelf serves, or that it lacks it
      */
     record Item(String what, String from, boolean has) {}
-
-    /**
-     * What air at hand gives.
-     *
-     * @param chamber verdicts on the chamber, empty without one
-     * @param gas low, likely and best of the cartridge, empty without one
-     */
-    record Air(FormView form, List<Said> chamber, List<Gas> gas) {}
-
-    /** A verdict in words; {@code fix} is empty where all is fine. */
-    record Said(String css, String message, String fix) {}
-
-    /** A pressure that a cartridge may give. */
-    record Gas(String name, String pressure) {}
 
     /** A school of dose. */
     record Dose(String name, String amount, String why, boolean usual) {}

@@ -34,7 +34,12 @@ public class BikeAdvisor {
 
     /** The advice for the bike's usual ride; empty while something for it is missing. */
     public Optional<BikeAdvice> adviseUsual(BikeStanding bike, Double riderKg) {
-        if (riderKg == null || bike.ground().isEmpty()) {
+        return bike.ground().isEmpty() ? Optional.empty() : adviseOn(bike, riderKg, new GroundMix(bike.ground()));
+    }
+
+    /** The advice for the bike's usual load on other ground; empty while something for it is missing. */
+    public Optional<BikeAdvice> adviseOn(BikeStanding bike, Double riderKg, GroundMix ground) {
+        if (riderKg == null) {
             return Optional.empty();
         }
         BikeStanding.Masses masses = bike.masses();
@@ -45,7 +50,7 @@ public class BikeAdvisor {
                 masses.luggageFrontKg(),
                 masses.luggageMiddleKg(),
                 masses.luggageRearKg());
-        return advise(bike, new RideForm.Ride(mass, new GroundMix(bike.ground()), bike.drop(), bike.wet()));
+        return advise(bike, new RideForm.Ride(mass, ground, bike.drop(), bike.wet()));
     }
 
     private static BikeCase.Wheel wheel(WheelStanding wheel) {

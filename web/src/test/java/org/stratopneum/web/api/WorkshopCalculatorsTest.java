@@ -76,6 +76,21 @@ class WorkshopCalculatorsTest {
         assertThat(road.get("leftOverG").asDouble()).isBetween(0.0, 16 * 0.58);
     }
 
+    /** Handbook, page 4: 6.5 l from 1.6 to 0.5 bar in 32.7 s is a hole of 1 mm; here the 5.83 l of a 60-622. */
+    @Test
+    void aTireThatWentDownInHalfAMinuteHasAHoleOfAMillimetre() {
+        JsonNode answer = ok(
+                "/air/hole",
+                "{%s, \"startGaugeKpa\": 160, \"endGaugeKpa\": 50, \"seconds\": %s}"
+                        .formatted(TIRE, 32.7 * 5.828 / 6.5));
+        assertThat(answer.get("holeDiameterMm").asDouble()).isCloseTo(1, within(0.01));
+        Site.Answer rising = site.calculate(
+                "/air/hole", "{%s, \"startGaugeKpa\": 50, \"endGaugeKpa\": 160, \"seconds\": 9}".formatted(TIRE));
+        assertThat(rising.status()).isEqualTo(400);
+        assertThat(rising.json().at("/errors/0/code").asString()).isEqualTo("not-falling");
+        assertThat(rising.json().at("/errors/0/field").asString()).isEqualTo("endGaugeKpa");
+    }
+
     @Test
     void withoutATargetThereIsNoCount() {
         JsonNode answer = ok("/air/cartridge", "{%s, \"massG\": 20, \"count\": 2}".formatted(TIRE));
@@ -135,6 +150,7 @@ class WorkshopCalculatorsTest {
                         + " | rim.spokes",
                 "/sealant/dose | {\"school\": \"LAVISH\", \"insert\": 1} | tire, school, insert",
                 "/air/chamber | {\"chamberL\": 0, \"maxKpa\": \"high\"} | tire, chamberL, chamberGaugeKpa, maxKpa",
+                "/air/hole | {\"seconds\": 0, \"heightM\": 20000} | tire, startGaugeKpa, endGaugeKpa, seconds, heightM",
                 "/air/cartridge | {\"massG\": 500, \"count\": 1.5} | tire, massG, count",
                 "/fit/check | {\"rim\": {\"hookless\": \"no\"}, \"tube\": {}} | tire, rim.internalWidthMm,"
                         + " rim.beadSeatDiameterMm, rim.hookless, marks, tube.minWidthMm, tube.maxWidthMm,"

@@ -31,6 +31,8 @@ final class Browser implements AutoCloseable {
 
     private static final Duration PATIENCE = Duration.ofSeconds(60);
 
+    private static final Duration SOON = Duration.ofSeconds(15);
+
     private final ChromeDriver driver;
     private final Path profile;
 
@@ -158,9 +160,17 @@ final class Browser implements AutoCloseable {
         leave(() -> body.sendKeys(letter));
     }
 
+    /** Once more where nothing came of it: parts of a page that are drawn anew meanwhile can move under the pointer. */
     private void leave(Runnable how) {
         WebElement page = find("html");
         how.run();
+        try {
+            new WebDriverWait(driver, SOON).until(there -> isStale(page));
+        } catch (TimeoutException exception) {
+            if (!isStale(page)) {
+                how.run();
+            }
+        }
         waitFor(there -> isStale(page));
         waitFor(there -> "complete".equals(driver.executeScript("return document.readyState")));
     }

@@ -87,6 +87,33 @@ class PartsChangedMeanwhileTest {
         assertThat(faulty.body()).contains("value=\"999\"", "must be at most");
     }
 
+    /** Two weights replace the share by posture: 30 of 90 kg are 33.3 % on the front. */
+    @Test
+    void wheelsWeighedOnAScaleReplaceThePosture() {
+        String edit = "/bikes/" + bike + "/edit";
+        String before = rider.get("/bikes/" + bike + "/pressure").body();
+        Map<String, String> fields = TypedBike.with("version", "0", "weighedRear", "60", "weighedFront", "30");
+        assertThat(rider.post(edit, edit, fields).statusCode()).isEqualTo(302);
+        assertThat(rider.get(edit).body())
+                .contains("33.3 % of it stands on the front wheel; the posture alone would say 48.0 %");
+        assertThat(rider.get("/bikes/" + bike + "/pressure").body())
+                .as("more on the rear: other pressures")
+                .isNotEqualTo(before)
+                .contains("carries 55.3 kg", "carries 27.7 kg");
+
+        fields.put("version", "1");
+        fields.put("weighedFront", "");
+        assertThat(rider.post(edit, edit, fields).body()).contains("fault-weighedFront", "is missing");
+        fields.put("weighedFront", "2");
+        assertThat(rider.post(edit, edit, fields).body()).contains("less than a tenth of the weight on one wheel");
+        fields.put("weighedFront", "900");
+        assertThat(rider.post(edit, edit, fields).body()).contains("must be at most 300 kg, was 900 kg");
+        fields.put("weighedRear", "");
+        fields.put("weighedFront", "");
+        assertThat(rider.post(edit, edit, fields).statusCode()).isEqualTo(302);
+        assertThat(rider.get(edit).body()).as("back to the posture").doesNotContain("of it stands on the front");
+    }
+
     @Test
     void sentTwiceABikeIsKeptOnce() {
         Map<String, String> fields = TypedBike.with("name", "Once");

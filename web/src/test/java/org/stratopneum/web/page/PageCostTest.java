@@ -47,6 +47,8 @@ class PageCostTest {
                 SKYLARK + "/wheelsets/new",
                 REAR_WHEEL + "/fit",
                 REAR_WHEEL + "/needs",
+                REAR_WHEEL + "/air",
+                REAR_WHEEL + "/what-if",
                 REAR_WHEEL + "/leak",
                 "/garage",
                 "/log",

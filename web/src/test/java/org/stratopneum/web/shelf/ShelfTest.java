@@ -210,17 +210,4 @@ class ShelfTest {
                         "on the shelf: Tarn milk")
                 .doesNotContain("Short valve", "Moss gel");
     }
-
-    /** A 1.0 l chamber at 150 psi into 5.8 l gives 22 psi (common practice); 25 g in 5.83 l: 34.0 psi at best. */
-    @Test
-    void chamberAndCartridgeSayWhatTheyGiveInThisTire() {
-        TypedBike.enter(rider, "rear-size", "60-622", "pressureUnit", "PSI");
-        String needs = "/wheels/" + rider.ids("/garage", "/wheels/").get(0) + "/needs";
-        assertThat(rider.get(needs + "?chamberL=1&chamberCharge=150&cartridgeG=25")
-                        .body())
-                .contains("leaves the tire at 22.0 psi", "34.0 psi");
-        assertThat(rider.get(needs + "?chamberL=3&chamberCharge=250").body()).contains("Charge the chamber to");
-        assertThat(rider.get(needs + "?chamberL=99&cartridgeG=none").body())
-                .contains("must be at most 10", "value=\"none\"");
-    }
 }
