@@ -27,10 +27,12 @@ public record StrikeDrawing(List<Curve> curves, List<Tick> across, List<Tick> up
     /**
      * A line; {@code number} says which, from 0.
      *
+     * @param endY where the line ends at the right
      * @param toldX where it is told, {@code toldY} the index there
      * @param neededY the index that its ground wants
      */
-    public record Curve(String name, int number, String path, double toldX, double toldY, double neededY) {}
+    public record Curve(
+            String name, int number, String path, double endY, double toldX, double toldY, double neededY) {}
 
     /** A mark on an axis. */
     public record Tick(double at, String label) {}
@@ -86,6 +88,7 @@ public record StrikeDrawing(List<Curve> curves, List<Tick> across, List<Tick> up
                     wheel.name(),
                     number,
                     path,
+                    y(wheel.advice().strikeIndexCm(GaugePressure.of(to, unit))),
                     x(told.in(unit)),
                     y(wheel.advice().strikeIndexCm(told)),
                     y(needed(wheel)));
