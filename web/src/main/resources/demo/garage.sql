@@ -4,7 +4,17 @@ insert into place (id, name, height_m) values
   ('d0000000-0000-4000-8000-000000000101', 'Hut workshop', 940);
 
 insert into gauge (id, name, unit, reference) values
-  ('d0000000-0000-4000-8000-000000000201', 'Hut floor pump', 'PSI', true);
+  ('d0000000-0000-4000-8000-000000000201', 'Hut floor pump', 'PSI', true),
+  ('d0000000-0000-4000-8000-000000000202', 'Station gauge', 'BAR', false);
+
+insert into gauge_pair (id, gauge_id, reference_id, shown_kpa, reference_kpa, read_at)
+select p.id::uuid, 'd0000000-0000-4000-8000-000000000202', 'd0000000-0000-4000-8000-000000000201', p.shown,
+       p.reference, (demo_day - 47 + time '17:20') at time zone zone
+from rider, (values
+  ('d0000000-0000-4000-8000-000000000211', 131.0, 120.7),
+  ('d0000000-0000-4000-8000-000000000212', 172.0, 162.0),
+  ('d0000000-0000-4000-8000-000000000213', 226.0, 213.7),
+  ('d0000000-0000-4000-8000-000000000214', 291.0, 279.2)) as p (id, shown, reference);
 
 insert into bike (id, name, position, posture, bike_kg, gear_kg, luggage_front_kg, luggage_middle_kg, luggage_rear_kg, drop_school) values
   ('d0000000-0000-4000-8000-000000000301', 'Skylark', 1, 'MOUNTAIN', 12.8, 5, 3.5, 4, 4.5, 'BALANCED'),

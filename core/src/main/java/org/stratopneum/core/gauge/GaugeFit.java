@@ -79,6 +79,11 @@ public record GaugeFit(double offsetKpa, double slope, Double spreadKpa, List<Do
         return residualsKpa.size() >= PAIRS_FOR_SLOPE && slope != 1;
     }
 
+    /** Whether a reading stays what it is. */
+    public boolean changesNothing() {
+        return offsetKpa == 0 && slope == 1;
+    }
+
     /** Whether a gauge can be like this; if not, a pair is wrong, or the gauge broken. */
     public boolean believable() {
         return slope >= LEAST_SLOPE && slope <= MOST_SLOPE;

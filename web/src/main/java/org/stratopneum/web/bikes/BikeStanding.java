@@ -15,6 +15,7 @@ import org.stratopneum.core.quantity.Mass;
  *
  * @param weighed what its wheels were weighed with; where they were not, the posture tells
  * @param ground the usual ride, share of each ground (ratio), largest first
+ * @param hand the gauge that its wheels are read with
  * @param rear rear wheel, or null when none is in
  * @param front front wheel, or null when none is in
  */
@@ -30,6 +31,7 @@ public record BikeStanding(
         UUID wheelsetId,
         String wheelsetName,
         Openings openings,
+        HandGauge hand,
         WheelStanding rear,
         WheelStanding front) {
 

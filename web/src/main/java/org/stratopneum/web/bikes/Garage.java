@@ -108,6 +108,9 @@ public class Garage {
                 bike.wheelsetId(),
                 bike.wheelsetName(),
                 new Openings(bike.openingRearMm(), bike.openingFrontMm()),
+                bike.handName() == null
+                        ? HandGauge.NONE
+                        : new HandGauge(bike.handName(), HandGauge.fit(bike.handOffsetKpa(), bike.handSlope())),
                 wheels.get(WheelPosition.REAR),
                 wheels.get(WheelPosition.FRONT));
     }
@@ -148,6 +151,8 @@ public class Garage {
 
     private WheelStanding.Reading readingOf(StandingRow row) {
         return new WheelStanding.Reading(
-                (GaugeRead) logbook.detail(row.readingKind(), row.readingDetail()), row.readAt());
+                (GaugeRead) logbook.detail(row.readingKind(), row.readingDetail()),
+                row.readAt(),
+                HandGauge.fit(row.readingOffsetKpa(), row.readingSlope()));
     }
 }

@@ -27,7 +27,7 @@ interface GarageMapper {
     Double rimWidthMm(UUID wheelId);
 
     /** The gauge that readings are taken with when nobody says otherwise. */
-    @Select("select id from gauge where retired_on is null order by reference desc, name limit 1")
+    @Select("select id from gauge where retired_on is null order by in_hand desc, reference desc, name limit 1")
     UUID usualGauge();
 
     @Select("""

@@ -57,4 +57,9 @@ record StandingRow(
         Instant fittedSince,
         LogKind readingKind,
         String readingDetail,
-        Instant readAt) {}
+        Instant readAt,
+        Double readingOffsetKpa,
+        Double readingSlope,
+        String handName,
+        Double handOffsetKpa,
+        Double handSlope) {}

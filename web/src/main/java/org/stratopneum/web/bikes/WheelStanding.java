@@ -8,9 +8,11 @@ import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.fit.ValveHole;
+import org.stratopneum.core.gauge.GaugeFit;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSize;
@@ -77,8 +79,14 @@ public record WheelStanding(
     /** What a tire says of itself. */
     public record Marks(boolean tubeless, boolean hookless, boolean directional) {}
 
-    /** What was last read, and when. */
-    public record Reading(GaugeRead read, Instant at) {}
+    /** What was last read, and when, with how its gauge stands to the reference. */
+    public record Reading(GaugeRead read, Instant at, GaugeFit fit) {
+
+        /** What the reference would have shown. */
+        public GaugePressure pressure() {
+            return fit.toReference(read.pressure());
+        }
+    }
 
     /** Size of the fitted tire; empty without one. */
     public Optional<TireSize> tireSize() {

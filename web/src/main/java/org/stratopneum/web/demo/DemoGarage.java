@@ -10,6 +10,7 @@ import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.gauges.Gauges;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.Rider;
@@ -33,6 +34,7 @@ class DemoGarage implements SmartLifecycle {
     private final DemoYear year;
     private final DemoBench bench;
     private final Logbook logbook;
+    private final Gauges gauges;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private boolean running;
@@ -43,6 +45,7 @@ class DemoGarage implements SmartLifecycle {
             DemoYear year,
             DemoBench bench,
             Logbook logbook,
+            Gauges gauges,
             TransactionTemplate transaction,
             Clock clock) {
         this.riders = riders;
@@ -50,6 +53,7 @@ class DemoGarage implements SmartLifecycle {
         this.year = year;
         this.bench = bench;
         this.logbook = logbook;
+        this.gauges = gauges;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -79,6 +83,7 @@ class DemoGarage implements SmartLifecycle {
             year.write(pen);
             bench.write(pen);
             parts.load("demo/card.sql");
+            gauges.refit();
             LOG.info("Demo garage loaded with {} log entries", pen.entries());
             return;
         }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.HandGauge;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.logbook.LogDetail;
@@ -37,6 +38,7 @@ public record NewBike(BikeSpec bike, NewWheelset wheels) {
                 UUID.randomUUID(),
                 wheels.name(),
                 bike.openings(),
+                HandGauge.NONE,
                 standing(WheelPosition.REAR, wheels.rear()),
                 standing(WheelPosition.FRONT, wheels.front()));
     }

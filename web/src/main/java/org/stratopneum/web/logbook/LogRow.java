@@ -1,7 +1,9 @@
 package org.stratopneum.web.logbook;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
+import org.stratopneum.core.gauge.GaugeFit;
 
 /** A row of the log as the database holds it, with the names that a reader wants beside the ids. */
 public record LogRow(
@@ -29,10 +31,19 @@ public record LogRow(
         String wheelsetName,
         String tireName,
         String gaugeName,
+        Double gaugeOffsetKpa,
+        Double gaugeSlope,
         String partName) {
 
     public LogSubject subject() {
         return new LogSubject(bikeId, wheelsetId, wheelId, tireId, gaugeId, placeId, partId);
+    }
+
+    /** How the gauge that was read stands to the reference now. */
+    public GaugeFit gaugeFit() {
+        return gaugeOffsetKpa == null || gaugeSlope == null
+                ? GaugeFit.NONE
+                : new GaugeFit(gaugeOffsetKpa, gaugeSlope, null, List.of());
     }
 
     /** Whether the moment was typed, and not simply that of writing. */

@@ -83,16 +83,20 @@ public class LogWording {
     private String note(LogRow row, Rider rider) {
         List<String> notes = new ArrayList<>();
         LogDetail detail = json.read(row);
-        if (detail instanceof LogDetail.PressureRead read && read.toldKpa() != null) {
-            String told = PressureText.text(GaugePressure.kpa(read.toldKpa()), read.readIn());
+        if (detail instanceof LogDetail.PressureRead asked && asked.toldKpa() != null) {
+            String told = PressureText.text(GaugePressure.kpa(asked.toldKpa()), asked.readIn());
             notes.add(wording.text("log.note.told", told));
         }
-        if (detail instanceof LogDetail.GaugeRead) {
+        if (detail instanceof LogDetail.GaugeRead read) {
             if (row.temperatureC() != null) {
                 notes.add(QuantityText.text(row.temperatureC(), rider.temperatureUnit()));
             }
             if (row.gaugeName() != null) {
                 notes.add(row.gaugeName());
+            }
+            if (!row.gaugeFit().changesNothing()) {
+                GaugePressure corrected = row.gaugeFit().toReference(read.pressure());
+                notes.add(wording.text("log.note.corrected", PressureText.text(corrected, read.readIn())));
             }
         }
         if (row.partName() != null && row.kind() != LogKind.PART_FITTED) {

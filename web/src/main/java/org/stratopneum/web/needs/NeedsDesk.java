@@ -23,6 +23,8 @@ import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPlace;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.drawing.TapeDrawing;
+import org.stratopneum.web.gauges.Gauge;
+import org.stratopneum.web.gauges.Gauges;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
@@ -50,6 +52,7 @@ class NeedsDesk {
     private final ShelfWording shelfWording;
     private final Logbook logbook;
     private final ValveWording valves;
+    private final Gauges gauges;
 
     NeedsDesk(
             Garage garage,
@@ -59,11 +62,13 @@ class NeedsDesk {
             Shelf shelf,
             ShelfWording shelfWording,
             Logbook logbook,
-            ValveWording valves) {
+            ValveWording valves,
+            Gauges gauges) {
         this.shelf = shelf;
         this.shelfWording = shelfWording;
         this.logbook = logbook;
         this.valves = valves;
+        this.gauges = gauges;
         this.garage = garage;
         this.riders = riders;
         this.wording = wording;
@@ -136,7 +141,7 @@ class NeedsDesk {
                 wheel.tireSize().map(TireSize::nominalWidthMm).orElse(null)));
         List<ShelfItem> stock = shelf.available();
         LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
-        Optional<String> gauge = shelf.gauge();
+        Optional<String> gauge = gauges.usual().map(Gauge::name);
         return bill.needs().stream()
                 .map(need -> need.article() == Article.GAUGE && gauge.isPresent()
                         ? new NeedsPage.Item(what(need, rider.units()), wording.text("needs.has", gauge.get()), true)

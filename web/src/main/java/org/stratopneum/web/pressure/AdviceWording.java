@@ -17,6 +17,7 @@ import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.HandGauge;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.drawing.PressureScale;
 import org.stratopneum.web.drawing.SectionDrawing;
@@ -59,19 +60,26 @@ public class AdviceWording {
     public AdviceView view(BikeStanding bike, BikeAdvice advice, RideForm.Ride ride, Reader reader) {
         Told told = Told.of(advice, reader.unit());
         return new AdviceView(
-                panel(bike.rear(), advice.rear(), told, reader),
-                panel(bike.front(), advice.front(), told, reader),
+                panel(bike.rear(), advice.rear(), told, bike.hand(), reader),
+                panel(bike.front(), advice.front(), told, bike.hand(), reader),
                 steps(advice, told, reader.unit()),
                 QuantityText.text(ride.mass().total().kg(), reader.units().mass()),
                 wording.of("ground", ride.ground().decidingGround()));
     }
 
-    private WheelPanel panel(WheelStanding wheel, WheelAdvice advice, Told told, Reader reader) {
+    /** What the gauge in hand shows there, or null where it shows the same. */
+    private String onGauge(HandGauge hand, GaugePressure pressure, PressureUnit unit) {
+        return hand.shows(pressure)
+                .map(shown -> wording.text("gauge.on", hand.name(), PressureText.text(shown, unit)))
+                .orElse(null);
+    }
+
+    private WheelPanel panel(WheelStanding wheel, WheelAdvice advice, Told told, HandGauge hand, Reader reader) {
         PressureUnit unit = reader.unit();
         GaugePressure pressure = told.pressure(wheel.position());
         PressureWindow window = advice.window();
         GaugePressure read =
-                wheel.lastReading().map(reading -> reading.read().pressure()).orElse(null);
+                wheel.lastReading().map(reading -> reading.pressure()).orElse(null);
         PressureUnit beside = PressureText.beside(unit);
         return new WheelPanel(
                 wheel.position(),
@@ -80,6 +88,7 @@ public class AdviceWording {
                 PressureText.number(told.at(wheel.position()), unit),
                 PressureText.name(unit),
                 PressureText.text(pressure, beside),
+                onGauge(hand, pressure, unit),
                 advice.blocked(),
                 window == null ? null : windows.range(window, unit),
                 wheel.lastReading()
@@ -105,7 +114,7 @@ public class AdviceWording {
     }
 
     private WheelPanel.LastReading reading(WheelStanding.Reading reading, PressureWindow window, Reader reader) {
-        GaugePressure pressure = reading.read().pressure();
+        GaugePressure pressure = reading.pressure();
         WindowWording.Side side = windows.side(window, pressure);
         return new WheelPanel.LastReading(
                 PressureText.text(pressure, reader.unit()),

@@ -66,7 +66,9 @@ class ReadingWriter {
         List<LogEntry> entries = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             double kpa = told.pressure(position).kpa();
-            PressureRead read = new PressureRead(kpa, told.unit(), true, kpa);
+            // the gauge in hand shows what is told in its own way
+            double shown = bike.hand().fit().toShown(told.pressure(position)).kpa();
+            PressureRead read = new PressureRead(shown, told.unit(), true, kpa);
             LogSubject subject = subject(bike, position).readWith(gauge);
             entries.add(LogEntry.of(ids.get(position), now, now, rider.zone(), subject, read));
         }

@@ -15,6 +15,7 @@ public record WheelPanel(
         String told,
         String unit,
         String toldBeside,
+        String toldOnGauge,
         boolean blocked,
         String window,
         LastReading reading,

@@ -60,16 +60,6 @@ public class Shelf {
                 openingMm);
     }
 
-    /** Name of a gauge that is in use, the reference first. */
-    @Transactional(readOnly = true)
-    public Optional<String> gauge() {
-        return mapper.gauges().stream()
-                .filter(gauge -> gauge.retiredOn() == null)
-                .sorted(Comparator.comparing(gauge -> !gauge.reference()))
-                .map(ShelfMapper.GaugeRow::name)
-                .findFirst();
-    }
-
     /** The first of its kind. */
     public static Optional<ShelfItem> first(List<ShelfItem> parts, ShelfKind kind) {
         return parts.stream().filter(item -> item.kind() == kind).findFirst();

@@ -17,7 +17,6 @@ class ShelfController {
 
     private static final String TO_SHELF = "redirect:/shelf";
     private static final String ONE = "shelf/one";
-    private static final String GAUGE = "shelf/gauge";
 
     private final ShelfDesk desk;
     private final ShelfList list;
@@ -79,49 +78,6 @@ class ShelfController {
     @PostMapping("/shelf/{id}/restore")
     String restore(@PathVariable UUID id) {
         desk.retire(id, false);
-        return TO_SHELF;
-    }
-
-    @GetMapping("/gauges/new")
-    String freshGauge(Model model) {
-        model.addAttribute("newId", UUID.randomUUID());
-        return show(GAUGE, desk.blankGauge(), model);
-    }
-
-    @PostMapping("/gauges")
-    String addGauge(
-            @RequestParam UUID newId,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        model.addAttribute("newId", newId);
-        return after(GAUGE, desk.keepGauge(null, newId, typed, 0), response, model);
-    }
-
-    @GetMapping("/gauges/{id}")
-    String gauge(@PathVariable UUID id, Model model) {
-        return show(GAUGE, desk.gauge(id), model);
-    }
-
-    @PostMapping("/gauges/{id}")
-    String changeGauge(
-            @PathVariable UUID id,
-            @RequestParam int version,
-            @RequestParam Map<String, String> typed,
-            HttpServletResponse response,
-            Model model) {
-        return after(GAUGE, desk.keepGauge(id, null, typed, version), response, model);
-    }
-
-    @PostMapping("/gauges/{id}/retire")
-    String retireGauge(@PathVariable UUID id) {
-        desk.retireGauge(id, true);
-        return TO_SHELF;
-    }
-
-    @PostMapping("/gauges/{id}/restore")
-    String restoreGauge(@PathVariable UUID id) {
-        desk.retireGauge(id, false);
         return TO_SHELF;
     }
 

@@ -7,8 +7,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.stratopneum.core.check.Problem;
-import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.LogLine;
 import org.stratopneum.web.logbook.LogRow;
@@ -139,48 +137,6 @@ class ShelfDesk {
     @Transactional
     void retire(UUID id, boolean retire) {
         found(mapper.retire(id, retire ? today() : null));
-    }
-
-    ShelfPage.Gauge blankGauge() {
-        String unit = riders.self().pressureUnit().name();
-        return new ShelfPage.Gauge(
-                null, wording.text("shelf.new.GAUGE"), new FormView(Map.of("unit", unit), Map.of()), 0);
-    }
-
-    /** @throws NotThereException when this rider has no such gauge */
-    @Transactional(readOnly = true)
-    ShelfPage.Gauge gauge(UUID id) {
-        ShelfMapper.GaugeRow row = mapper.gauge(id).orElseThrow(NotThereException::new);
-        FormView form =
-                new FormView(Map.of("name", row.name(), "unit", row.unit().name()), Map.of());
-        return new ShelfPage.Gauge(row.id(), row.name(), form, row.version());
-    }
-
-    /** @param id the gauge, or null for a new one, which is kept under {@code newId} */
-    @Transactional
-    Outcome<ShelfPage.Gauge> keepGauge(UUID id, UUID newId, Map<String, String> typed, int version) {
-        ShelfMapper.GaugeRow row = id == null ? null : mapper.gauge(id).orElseThrow(NotThereException::new);
-        FormReader reader = new FormReader(typed);
-        Optional<String> name = reader.requiredName("name", 80);
-        Optional<PressureUnit> unit = reader.choice("unit", PressureUnit.class);
-        if (reader.isBlank("unit")) {
-            reader.fault("unit", Problem.MISSING);
-        }
-        String title = row == null ? wording.text("shelf.new.GAUGE") : row.name();
-        if (!reader.problems().isEmpty()) {
-            return new Outcome<>(new ShelfPage.Gauge(id, title, view(typed, reader), version), false);
-        }
-        if (row == null) {
-            mapper.insertGauge(newId, name.orElseThrow(), unit.orElseThrow());
-        } else if (mapper.updateGauge(id, name.orElseThrow(), unit.orElseThrow(), version) == 0) {
-            return new Outcome<>(new ShelfPage.Gauge(id, title, new FormView(typed, Map.of()), row.version()), true);
-        }
-        return Outcome.kept();
-    }
-
-    @Transactional
-    void retireGauge(UUID id, boolean retire) {
-        found(mapper.retireGauge(id, retire ? today() : null));
     }
 
     private static void found(int rows) {

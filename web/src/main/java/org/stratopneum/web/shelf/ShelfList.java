@@ -7,6 +7,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.web.garage.SparePart;
 import org.stratopneum.web.garage.SpareParts;
+import org.stratopneum.web.gauges.Gauges;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
@@ -24,6 +25,7 @@ class ShelfList {
     private final Logbook logbook;
     private final Wording wording;
     private final ShelfWording words;
+    private final Gauges gauges;
 
     ShelfList(
             ShelfMapper mapper,
@@ -31,13 +33,15 @@ class ShelfList {
             Riders riders,
             Logbook logbook,
             Wording wording,
-            ShelfWording words) {
+            ShelfWording words,
+            Gauges gauges) {
         this.mapper = mapper;
         this.spares = spares;
         this.riders = riders;
         this.logbook = logbook;
         this.wording = wording;
         this.words = words;
+        this.gauges = gauges;
     }
 
     @Transactional(readOnly = true)
@@ -89,12 +93,13 @@ class ShelfList {
     }
 
     private List<ShelfPage.Line> gauges() {
-        return mapper.gauges().stream()
+        return gauges.all().stream()
                 .map(gauge -> new ShelfPage.Line(
                         "/gauges/" + gauge.id(),
                         gauge.name(),
                         PressureText.name(gauge.unit())
-                                + (gauge.reference() ? wording.text("shelf.fact.reference") : ""),
+                                + (gauge.reference() ? wording.text("shelf.fact.reference") : "")
+                                + (gauge.inHand() ? ", " + wording.text("gauge.in-hand") : ""),
                         "",
                         "",
                         gauge.retiredOn() == null ? null : Age.date(gauge.retiredOn())))

@@ -9,7 +9,6 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
-import org.stratopneum.core.quantity.PressureUnit;
 
 /** The shelf as rows; how much was taken comes from the log. */
 @Mapper
@@ -73,29 +72,4 @@ interface ShelfMapper {
               order by p.kind, e.happened_at desc, e.sequence desc) last on last.id = s.id
             """)
     List<ShelfItem> onWheel(UUID wheelId);
-
-    /** A gauge. */
-    record GaugeRow(UUID id, String name, PressureUnit unit, boolean reference, LocalDate retiredOn, int version) {}
-
-    @Select("select * from gauge order by retired_on is not null, name, id")
-    List<GaugeRow> gauges();
-
-    @Select("select * from gauge where id = #{id}")
-    Optional<GaugeRow> gauge(UUID id);
-
-    @Insert("insert into gauge (id, name, unit) values (#{id}, #{name}, #{unit}) on conflict do nothing")
-    int insertGauge(@Param("id") UUID id, @Param("name") String name, @Param("unit") PressureUnit unit);
-
-    @Update("""
-            update gauge set name = #{name}, unit = #{unit}, version = version + 1
-            where id = #{id} and version = #{version}
-            """)
-    int updateGauge(
-            @Param("id") UUID id,
-            @Param("name") String name,
-            @Param("unit") PressureUnit unit,
-            @Param("version") int version);
-
-    @Update("update gauge set retired_on = #{on}, reference = false, version = version + 1 where id = #{id}")
-    int retireGauge(@Param("id") UUID id, @Param("on") LocalDate on);
 }

@@ -6,7 +6,6 @@ import java.util.stream.Stream;
 import org.stratopneum.core.fit.Article;
 import org.stratopneum.core.fit.ValveBase;
 import org.stratopneum.core.fit.ValveKind;
-import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.web.wording.FormView;
 import org.stratopneum.web.wording.Units;
@@ -63,13 +62,6 @@ public record ShelfPage(List<Section> sections, boolean empty) {
 
         public boolean is(String name) {
             return kind.name().equals(name);
-        }
-    }
-
-    /** A gauge, to be entered or changed. */
-    public record Gauge(UUID id, String title, FormView form, int version) {
-        public List<PressureUnit> gaugeUnits() {
-            return List.of(PressureUnit.values());
         }
     }
 

@@ -26,6 +26,7 @@ public record BikeCard(
      * One wheel in words.
      *
      * @param told what to set, or null while it cannot be told
+     * @param onGauge what the gauge in hand shows then, or null where it shows the same
      * @param reading last reading, or null
      * @param sideCode below, inside, above, or none
      * @param trip what takes the rider to the shed for it, or null
@@ -40,6 +41,7 @@ public record BikeCard(
             String told,
             String unit,
             String beside,
+            String onGauge,
             String window,
             String reading,
             String age,

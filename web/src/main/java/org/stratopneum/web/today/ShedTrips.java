@@ -56,7 +56,7 @@ class ShedTrips {
                 LocalDate.ofInstant(tire.since(), rider.zoneId()),
                 reading.map(found -> LocalDate.ofInstant(found.at(), rider.zoneId()))
                         .orElse(null),
-                reading.map(found -> found.read().pressure()).orElse(null),
+                reading.map(found -> found.pressure()).orElse(null),
                 window);
     }
 

@@ -16,6 +16,7 @@ import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.HandGauge;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.cards.OpenCards;
@@ -114,7 +115,8 @@ class TodayDesk {
         Optional<Told> told = advice.map(found -> Told.of(found, rider.pressureUnit()));
         List<BikeCard.WheelCard> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
-            bike.wheel(position).ifPresent(wheel -> wheels.add(wheelCard(wheel, advice, told, open, rider, now)));
+            bike.wheel(position)
+                    .ifPresent(wheel -> wheels.add(wheelCard(wheel, bike.hand(), advice, told, open, rider, now)));
         }
         return new BikeCard(
                 bike.id(),
@@ -154,6 +156,7 @@ class TodayDesk {
 
     private BikeCard.WheelCard wheelCard(
             WheelStanding wheel,
+            HandGauge hand,
             Optional<BikeAdvice> advice,
             Optional<Told> bothTold,
             List<OpenCards.OpenCard> open,
@@ -164,8 +167,7 @@ class TodayDesk {
                 advice.map(found -> wheel.position() == WheelPosition.REAR ? found.rear() : found.front());
         Optional<GaugePressure> told = bothTold.map(found -> found.pressure(wheel.position()));
         Optional<PressureWindow> window = own.map(WheelAdvice::window);
-        Optional<GaugePressure> read =
-                wheel.lastReading().map(reading -> reading.read().pressure());
+        Optional<GaugePressure> read = wheel.lastReading().map(reading -> reading.pressure());
         WindowWording.Side side =
                 read.map(found -> windows.side(window.orElse(null), found)).orElse(WindowWording.Side.NONE);
         return new BikeCard.WheelCard(
@@ -178,6 +180,9 @@ class TodayDesk {
                 PressureText.name(unit),
                 told.map(found -> PressureText.text(found, PressureText.beside(unit)))
                         .orElse(""),
+                told.flatMap(hand::shows)
+                        .map(shown -> wording.text("gauge.on", hand.name(), PressureText.text(shown, unit)))
+                        .orElse(null),
                 window.map(found -> windows.range(found, unit)).orElse(""),
                 read.map(found -> PressureText.text(found, unit)).orElse(null),
                 wheel.lastReading()

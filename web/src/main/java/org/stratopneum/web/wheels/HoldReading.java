@@ -38,7 +38,9 @@ class HoldReading {
         HoldTest.Reading asTest() {
             Double celsius = row.temperatureC();
             return new HoldTest.Reading(
-                    row.happenedAt(), detail.pressure(), celsius == null ? null : Temperature.celsius(celsius));
+                    row.happenedAt(),
+                    row.gaugeFit().toReference(detail.pressure()),
+                    celsius == null ? null : Temperature.celsius(celsius));
         }
 
         boolean hasAir() {

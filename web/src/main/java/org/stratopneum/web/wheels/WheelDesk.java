@@ -166,7 +166,7 @@ class WheelDesk {
         GaugePressure told = Told.of(advice.orElseThrow(), unit).pressure(wheel.position());
         PressureWindow window = own.get().window();
         WindowWording.Side side = wheel.lastReading()
-                .map(reading -> windows.side(window, reading.read().pressure()))
+                .map(reading -> windows.side(window, reading.pressure()))
                 .orElse(WindowWording.Side.NONE);
         return new WheelPage.Told(
                 own.get().blocked() ? null : PressureText.number(told, unit),
@@ -174,7 +174,7 @@ class WheelDesk {
                 PressureText.text(told, PressureText.beside(unit)),
                 window == null ? "" : windows.range(window, unit),
                 wheel.lastReading()
-                        .map(reading -> PressureText.text(reading.read().pressure(), unit) + ", "
+                        .map(reading -> PressureText.text(reading.pressure(), unit) + ", "
                                 + Age.of(reading.at(), now, rider.zoneId(), wording))
                         .orElse(null),
                 side.word(),

@@ -35,7 +35,8 @@ class WheelHistory {
                 .filter(row -> !row.struck())
                 .map(row -> {
                     LogDetail.GaugeRead read = (LogDetail.GaugeRead) logbook.detailOf(row);
-                    return new ReadingsChart.Reading(row.happenedAt(), read.pressure(), read.afterInflation());
+                    return new ReadingsChart.Reading(
+                            row.happenedAt(), row.gaugeFit().toReference(read.pressure()), read.afterInflation());
                 })
                 .sorted(Comparator.comparing(ReadingsChart.Reading::at))
                 .toList();

@@ -129,8 +129,8 @@ final class Browser implements AutoCloseable {
 
     String text(String css) {
         try {
-            return find(css).getText();
-        } catch (NoSuchElementException exception) {
+            return waitFor(there -> find(css).getText());
+        } catch (NoSuchElementException | TimeoutException exception) {
             throw new AssertionError(
                     "no " + css + " at " + driver.getCurrentUrl() + ", whose text is: "
                             + find("body").getText(),
@@ -144,8 +144,11 @@ final class Browser implements AutoCloseable {
         field.sendKeys(text);
     }
 
+    /** What is drawn anew while it is looked at is looked at again. */
     <T> T waitFor(Function<WebDriver, T> condition) {
-        return new WebDriverWait(driver, PATIENCE).until(condition::apply);
+        return new WebDriverWait(driver, PATIENCE)
+                .ignoring(StaleElementReferenceException.class)
+                .until(condition::apply);
     }
 
     /** Presses a button that leads to a new page, and waits until it is there. */

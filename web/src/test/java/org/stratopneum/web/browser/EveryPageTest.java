@@ -57,6 +57,7 @@ class EveryPageTest {
             "/shelf/d0000000-0000-4000-8000-000000000807",
             "/rims/new",
             "/gauges/new",
+            "/gauges/d0000000-0000-4000-8000-000000000202",
             BIKE + "/edit",
             BIKE + "/pocket",
             BIKE + "/wheelsets/new",

@@ -59,6 +59,7 @@ class PageCostTest {
                 "/shelf/new?kind=SEALANT",
                 "/shelf/d0000000-0000-4000-8000-000000000805",
                 "/gauges/new",
+                "/gauges/d0000000-0000-4000-8000-000000000202",
                 "/cards",
                 REAR_WHEEL + "/cards",
                 "/settings",

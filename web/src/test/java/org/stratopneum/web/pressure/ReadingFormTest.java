@@ -20,7 +20,9 @@ import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.HandGauge;
 import org.stratopneum.web.bikes.Openings;
+import org.stratopneum.web.bikes.Weighed;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
 
@@ -86,7 +88,7 @@ class ReadingFormTest {
                 UUID.randomUUID(),
                 "Test bike",
                 Posture.ROAD,
-                null,
+                Weighed.NEVER,
                 new BikeStanding.Masses(10, 3, 0, 0, 0),
                 DropSchool.BALANCED,
                 false,
@@ -94,6 +96,7 @@ class ReadingFormTest {
                 UUID.randomUUID(),
                 "Set",
                 new Openings(null, null),
+                HandGauge.NONE,
                 rear,
                 front);
     }

@@ -179,6 +179,7 @@ class OwnershipWalkTest {
         fields.put("tool", "LEVERS");
         fields.put("job", "CLEAN_UP");
         fields.put("wheel", UUID.randomUUID().toString());
+        fields.put("pair", UUID.randomUUID().toString());
         fields.put("step", "clean-wipe");
         fields.put("answer", "DONE");
         fields.put("code", "tubeless-not-marked");

@@ -1,0 +1,67 @@
+package org.stratopneum.web.gauges;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.gauge.GaugeFit;
+import org.stratopneum.core.gauge.GaugePair;
+import org.stratopneum.core.quantity.GaugePressure;
+
+/** What other desks ask of the gauges, and the fits that are kept with them. */
+@Service
+public class Gauges {
+
+    private final GaugeMapper mapper;
+
+    Gauges(GaugeMapper mapper) {
+        this.mapper = mapper;
+    }
+
+    /** Those in use first. */
+    @Transactional(readOnly = true)
+    public List<Gauge> all() {
+        return mapper.gauges();
+    }
+
+    /** The one in hand, else the reference, else any that is in use. */
+    @Transactional(readOnly = true)
+    public Optional<Gauge> usual() {
+        return mapper.gauges().stream()
+                .filter(gauge -> gauge.retiredOn() == null)
+                .min(Comparator.comparing((Gauge gauge) -> !gauge.inHand()).thenComparing(gauge -> !gauge.reference()));
+    }
+
+    /** Fits every gauge anew against the reference that there is now. */
+    @Transactional
+    public void refit() {
+        List<Gauge> gauges = mapper.gauges();
+        Optional<Gauge> reference = gauges.stream().filter(Gauge::reference).findFirst();
+        List<GaugeMapper.PairRow> pairs = mapper.pairs();
+        for (Gauge gauge : gauges) {
+            GaugeFit fit = reference
+                    .filter(found -> !found.id().equals(gauge.id()))
+                    .map(found -> fit(gauge, found, pairs))
+                    .filter(GaugeFit::believable)
+                    .orElse(GaugeFit.NONE);
+            mapper.fit(gauge.id(), fit.offsetKpa(), fit.slope());
+        }
+    }
+
+    /** The fit of the pairs that count. */
+    static GaugeFit fit(Gauge gauge, Gauge reference, List<GaugeMapper.PairRow> pairs) {
+        return GaugeFit.of(counting(gauge, reference, pairs).stream()
+                .map(pair -> new GaugePair(GaugePressure.kpa(pair.shownKpa()), GaugePressure.kpa(pair.referenceKpa())))
+                .toList());
+    }
+
+    /** Pairs with another reference than the one of now say nothing, and struck ones neither. */
+    static List<GaugeMapper.PairRow> counting(Gauge gauge, Gauge reference, List<GaugeMapper.PairRow> pairs) {
+        return pairs.stream()
+                .filter(pair -> !pair.struck()
+                        && pair.gaugeId().equals(gauge.id())
+                        && pair.referenceId().equals(reference.id()))
+                .toList();
+    }
+}
