@@ -60,6 +60,7 @@ class EveryPageTest {
             "/gauges/d0000000-0000-4000-8000-000000000202",
             BIKE + "/edit",
             BIKE + "/pocket",
+            BIKE + "/elsewhere",
             BIKE + "/wheelsets/new",
             "/bikes/new",
             "/bikes/new?asked=1",

@@ -1,0 +1,2 @@
+/** How long the models take, measured with JMH. */
+package org.stratopneum.bench;

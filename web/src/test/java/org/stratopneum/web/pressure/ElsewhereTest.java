@@ -1,0 +1,92 @@
+package org.stratopneum.web.pressure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
+
+@ExtendWith(RunningApplication.class)
+class ElsewhereTest {
+
+    private static final Pattern SET = Pattern.compile("<strong>([0-9.]+) psi</strong>");
+    private static final Pattern THERE = Pattern.compile("Then it reads ([0-9.]+) psi");
+
+    private final Site site;
+    private Guest rider;
+    private String bike;
+
+    ElsewhereTest(Site site) {
+        this.site = site;
+    }
+
+    @BeforeEach
+    void enterABike() {
+        rider = Guest.withAccount(site);
+        bike = "/bikes/" + TypedBike.enter(rider);
+    }
+
+    private String page(String query) {
+        var answer = rider.get(bike + "/elsewhere" + query);
+        assertThat(answer.statusCode()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private static double first(Pattern pattern, String page) {
+        Matcher found = pattern.matcher(page);
+        assertThat(found.find()).as(page).isTrue();
+        return Double.parseDouble(found.group(1));
+    }
+
+    @Test
+    void atTheSamePlaceItIsTheSame() {
+        String page = page("?hereTemperature=12&hereHeight=300&thereTemperature=12&thereHeight=300");
+        assertThat(first(SET, page)).isEqualTo(first(THERE, page));
+    }
+
+    /** Handbook, page 4: 1.80 bar at 22 C reads 1.54 bar at -5 C; as last read, the same way round. */
+    @Test
+    void theColdTakesWhatTheHandbookSays() {
+        Map<String, String> reading = Map.of(
+                "rear",
+                "1.80",
+                "front",
+                "",
+                "unit",
+                "BAR",
+                "state",
+                "FOUND",
+                "rearEntry",
+                UUID.randomUUID().toString());
+        rider.post(bike + "/pressure", bike + "/readings", reading);
+        String page = page("?hereTemperature=22&thereTemperature=-5");
+        assertThat(page).contains("As last read, 1.80 bar here would be 1.54 bar there");
+    }
+
+    /** Handbook, page 3: 1,000 m more adds about 11 kPa, 1.6 psi; warmth moves the absolute pressure 0.34 % per C. */
+    @Test
+    void heightAddsAndSoLessIsSetBelow() {
+        String page = page("?hereTemperature=20&hereHeight=0&thereTemperature=20&thereHeight=1000");
+        assertThat(first(THERE, page) - first(SET, page)).isCloseTo(1.6, within(0.11));
+        assertThat(page).contains("The other height: +1.7 psi", "The other temperature: +0.0 psi");
+    }
+
+    @Test
+    void whatCannotBeIsSaid() {
+        assertThat(page("?hereTemperature=hot&thereHeight=90000"))
+                .contains("value=\"hot\"", "is not what belongs here", "must be at most 9000 m");
+        bike = "/bikes/" + TypedBike.enter(rider, "name", "Soft", "rear-tireMax", "26", "front-tireMax", "26");
+        String tooMuch = page("?hereTemperature=60&hereHeight=0&thereTemperature=-40&thereHeight=-400");
+        assertThat(tooMuch).contains("tire and rim allow 26.0 psi", "set it there");
+        assertThat(tooMuch).as("nothing is told to be set here").doesNotContainPattern(SET);
+    }
+}
