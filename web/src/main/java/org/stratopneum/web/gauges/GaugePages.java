@@ -99,7 +99,9 @@ class GaugePages {
     }
 
     private static String signed(double value, PressureUnit unit) {
-        return (value < 0 ? "-" : "+") + Numbers.upTo(Math.abs(value), 2) + " " + unit.symbol();
+        String size = Numbers.upTo(Math.abs(value), 2);
+        String sign = size.equals("0") ? "" : value < 0 ? "-" : "+";
+        return sign + size + " " + unit.symbol();
     }
 
     private static List<GaugePage.Shows> shows(GaugeFit fit, PressureUnit unit) {

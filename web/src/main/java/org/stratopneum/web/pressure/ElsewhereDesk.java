@@ -120,7 +120,7 @@ class ElsewhereDesk {
         Optional<GaugePressure> settable = against == null ? set : Optional.empty();
         return new ElsewherePage.Wheel(
                 wording.of("position", position),
-                settable.map(found -> PressureText.text(found, unit)).orElse(null),
+                settable.map(found -> PressureText.number(found, unit)).orElse(null),
                 settable.map(found -> PressureText.text(found, PressureText.beside(unit)))
                         .orElse(""),
                 settable.flatMap(found -> bike.hand().shows(found))

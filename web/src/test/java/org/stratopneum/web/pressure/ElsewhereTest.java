@@ -18,7 +18,7 @@ import org.stratopneum.web.support.TypedBike;
 @ExtendWith(RunningApplication.class)
 class ElsewhereTest {
 
-    private static final Pattern SET = Pattern.compile("<strong>([0-9.]+) psi</strong>");
+    private static final Pattern SET = Pattern.compile("<strong>([0-9.]+)</strong> <span>psi</span>");
     private static final Pattern THERE = Pattern.compile("Then it reads ([0-9.]+) psi");
 
     private final Site site;
