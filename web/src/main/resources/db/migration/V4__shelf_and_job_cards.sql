@@ -136,37 +136,3 @@ end
 $$;
 
 grant select, insert, update, delete on shelf_item, job_card, job_card_wheel, job_card_answer to ${appRole};
-
-create or replace function move_demo_to(demo_rider uuid, today date) returns integer
-  language plpgsql security definer set search_path = public, pg_temp
-  as $$
-declare
-  moved integer;
-  days  integer;
-  tz    text;
-begin
-  select today - demo_day, zone into days, tz from rider where id = demo_rider and demo_day is not null for update;
-  if days is null or days <= 0 then
-    return 0;
-  end if;
-  update log_entry
-  set happened_at = (happened_at at time zone tz + make_interval(days => days)) at time zone tz,
-      written_at  = (written_at at time zone tz + make_interval(days => days)) at time zone tz
-  where owner = demo_rider;
-  get diagnostics moved = row_count;
-  update tire set bought_on = bought_on + days where owner = demo_rider;
-  update rim set bought_on = bought_on + days where owner = demo_rider;
-  update shelf_item
-  set bought_on = bought_on + days, opened_on = opened_on + days, best_before = best_before + days
-  where owner = demo_rider;
-  update job_card
-  set begun_at = (begun_at at time zone tz + make_interval(days => days)) at time zone tz,
-      ended_at = (ended_at at time zone tz + make_interval(days => days)) at time zone tz
-  where owner = demo_rider;
-  update job_card_answer
-  set answered_at = (answered_at at time zone tz + make_interval(days => days)) at time zone tz
-  where owner = demo_rider;
-  update rider set demo_day = today where id = demo_rider;
-  return moved;
-end
-$$;
