@@ -70,11 +70,6 @@ public class Garage {
         return assemble(rows).stream().findFirst().orElseThrow(NotThereException::new);
     }
 
-    @Transactional(readOnly = true)
-    public Optional<UUID> usualGauge() {
-        return Optional.ofNullable(mapper.usualGauge());
-    }
-
     private List<BikeStanding> assemble(List<StandingRow> rows) {
         Map<UUID, List<StandingRow>> byBike = new LinkedHashMap<>();
         rows.forEach(row ->
@@ -108,9 +103,10 @@ public class Garage {
                 bike.wheelsetId(),
                 bike.wheelsetName(),
                 new Openings(bike.openingRearMm(), bike.openingFrontMm()),
-                bike.handName() == null
+                bike.handId() == null
                         ? HandGauge.NONE
-                        : new HandGauge(bike.handName(), HandGauge.fit(bike.handOffsetKpa(), bike.handSlope())),
+                        : new HandGauge(
+                                bike.handId(), bike.handName(), HandGauge.fit(bike.handOffsetKpa(), bike.handSlope())),
                 wheels.get(WheelPosition.REAR),
                 wheels.get(WheelPosition.FRONT));
     }

@@ -26,10 +26,6 @@ interface GarageMapper {
     @Select("select r.internal_width_mm from wheel w join rim r on r.id = w.rim_id where w.id = #{wheelId}")
     Double rimWidthMm(UUID wheelId);
 
-    /** The gauge that readings are taken with when nobody says otherwise. */
-    @Select("select id from gauge where retired_on is null order by in_hand desc, reference desc, name limit 1")
-    UUID usualGauge();
-
     @Select("""
             select b.id as bike_id, b.name as bike_name, s.id as wheelset_id, s.name as wheelset_name, w.position,
                    other.id as other_wheel,

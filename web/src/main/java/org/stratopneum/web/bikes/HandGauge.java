@@ -2,19 +2,20 @@ package org.stratopneum.web.bikes;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.stratopneum.core.gauge.GaugeFit;
 import org.stratopneum.core.quantity.GaugePressure;
 
 /**
  * The gauge that readings are taken with.
  *
- * @param name its name, or null without one
+ * @param id its id, and {@code name} its name; null without one
  * @param fit how it stands to the reference
  */
-public record HandGauge(String name, GaugeFit fit) {
+public record HandGauge(UUID id, String name, GaugeFit fit) {
 
     /** Nobody named a gauge: it is taken at its word. */
-    public static final HandGauge NONE = new HandGauge(null, GaugeFit.NONE);
+    public static final HandGauge NONE = new HandGauge(null, null, GaugeFit.NONE);
 
     /** The fit as it is kept; none where the two are not there. */
     static GaugeFit fit(Double offsetKpa, Double slope) {

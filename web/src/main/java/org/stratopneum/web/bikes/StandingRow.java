@@ -60,6 +60,7 @@ record StandingRow(
         Instant readAt,
         Double readingOffsetKpa,
         Double readingSlope,
+        UUID handId,
         String handName,
         Double handOffsetKpa,
         Double handSlope) {}

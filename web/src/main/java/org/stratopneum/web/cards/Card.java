@@ -13,11 +13,12 @@ import org.stratopneum.core.job.Job;
 import org.stratopneum.core.job.JobCase;
 import org.stratopneum.core.job.Step;
 import org.stratopneum.core.job.Walk;
+import org.stratopneum.web.bikes.HandGauge;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.fault.NotThereException;
 
-/** A job card with how far each of its wheels has come; rear wheel first. */
-record Card(CardMapper.CardRow row, CardChoices choices, List<Wheel> wheels) {
+/** A job card with how far each of its wheels has come, rear wheel first, and the gauge that they are read with. */
+record Card(CardMapper.CardRow row, CardChoices choices, HandGauge hand, List<Wheel> wheels) {
 
     /**
      * One wheel of a card.
@@ -74,7 +75,7 @@ record Card(CardMapper.CardRow row, CardChoices choices, List<Wheel> wheels) {
         List<Wheel> then = wheels.stream()
                 .map(wheel -> wheel.id().equals(answer.wheelId()) ? wheel.with(answer, row.job()) : wheel)
                 .toList();
-        return new Card(row, choices, then);
+        return new Card(row, choices, hand, then);
     }
 
     Wheel wheel(UUID id) {

@@ -121,10 +121,13 @@ class CardLog {
                                 row.answeredAt(),
                                 null))
                         .toList();
-            case PRESSURE_FOUND -> reading(wheel, mark, subject, Milestone.PRESSURE_FOUND);
-            case PRESSURE_SET -> reading(wheel, mark, subject, Milestone.PRESSURE_SET);
-            case HOLD_STARTED -> reading(wheel, mark, subject, Milestone.HOLD_STARTED);
-            case HOLD_ENDED -> reading(wheel, mark, subject, Milestone.HOLD_ENDED);
+            case PRESSURE_FOUND ->
+                reading(wheel, mark, subject.readWith(card.hand().id()), Milestone.PRESSURE_FOUND);
+            case PRESSURE_SET ->
+                reading(wheel, mark, subject.readWith(card.hand().id()), Milestone.PRESSURE_SET);
+            case HOLD_STARTED ->
+                reading(wheel, mark, subject.readWith(card.hand().id()), Milestone.HOLD_STARTED);
+            case HOLD_ENDED -> reading(wheel, mark, subject.readWith(card.hand().id()), Milestone.HOLD_ENDED);
         };
     }
 

@@ -62,7 +62,7 @@ class CardReader {
         List<Card.Wheel> standing = wheels.stream()
                 .map(wheel -> wheel(row.job(), choices, wheel, bike, answers, rider))
                 .toList();
-        return new Card(row, choices, standing);
+        return new Card(row, choices, bike.hand(), standing);
     }
 
     private Card.Wheel wheel(

@@ -45,9 +45,10 @@ class BikeDesk {
     @Transactional(readOnly = true)
     BikePage edit(UUID id, Map<String, String> parameters, Problems problems) {
         PartsMapper.BikeRow row = parts.bike(id).orElseThrow(NotThereException::new);
-        return drafts.page(kept(id, parameters), problems)
+        BikeStanding bike = garage.bike(id);
+        return drafts.page(kept(bike, parameters), problems)
                 .of(row.id(), row.name(), row.version())
-                .sharing(share(garage.bike(id)));
+                .sharing(share(bike));
     }
 
     private String share(BikeStanding bike) {
@@ -63,13 +64,13 @@ class BikeDesk {
     /** The bike as it was changed; empty with faults in {@code problems}. */
     @Transactional(readOnly = true)
     Optional<BikeSpec> changed(UUID id, Map<String, String> parameters, Problems problems) {
-        Optional<BikeSpec> bike = kept(id, parameters).bike(problems, null);
+        Optional<BikeSpec> bike = kept(garage.bike(id), parameters).bike(problems, null);
         return problems.isEmpty() ? bike : Optional.empty();
     }
 
-    private BikeForm kept(UUID id, Map<String, String> parameters) {
+    private BikeForm kept(BikeStanding bike, Map<String, String> parameters) {
         Rider rider = riders.self();
-        return BikeForm.of(garage.bike(id), rider.bodyKg(), rider.units(), parameters);
+        return BikeForm.of(bike, rider.bodyKg(), rider.units(), parameters);
     }
 
     /** The page for another pair of wheels; {@code problems} is null on a form that nobody has touched. */

@@ -1,6 +1,5 @@
 package org.stratopneum.web.gauges;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -23,14 +22,6 @@ public class Gauges {
     @Transactional(readOnly = true)
     public List<Gauge> all() {
         return mapper.gauges();
-    }
-
-    /** The one in hand, else the reference, else any that is in use. */
-    @Transactional(readOnly = true)
-    public Optional<Gauge> usual() {
-        return mapper.gauges().stream()
-                .filter(gauge -> gauge.retiredOn() == null)
-                .min(Comparator.comparing((Gauge gauge) -> !gauge.inHand()).thenComparing(gauge -> !gauge.reference()));
     }
 
     /** Fits every gauge anew against the reference that there is now. */

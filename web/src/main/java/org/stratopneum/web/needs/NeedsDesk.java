@@ -19,12 +19,11 @@ import org.stratopneum.core.sealant.DoseSchool;
 import org.stratopneum.core.sealant.SealantDose;
 import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.core.tire.TireSize;
+import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPlace;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.drawing.TapeDrawing;
-import org.stratopneum.web.gauges.Gauge;
-import org.stratopneum.web.gauges.Gauges;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
@@ -52,7 +51,6 @@ class NeedsDesk {
     private final ShelfWording shelfWording;
     private final Logbook logbook;
     private final ValveWording valves;
-    private final Gauges gauges;
 
     NeedsDesk(
             Garage garage,
@@ -62,13 +60,11 @@ class NeedsDesk {
             Shelf shelf,
             ShelfWording shelfWording,
             Logbook logbook,
-            ValveWording valves,
-            Gauges gauges) {
+            ValveWording valves) {
         this.shelf = shelf;
         this.shelfWording = shelfWording;
         this.logbook = logbook;
         this.valves = valves;
-        this.gauges = gauges;
         this.garage = garage;
         this.riders = riders;
         this.wording = wording;
@@ -82,10 +78,9 @@ class NeedsDesk {
         WheelPlace place = garage.place(wheelId);
         NeedsForm form = NeedsForm.of(parameters);
         FormReader reader = form.reader();
+        BikeStanding bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
         WheelStanding wheel = planned(
-                garage.bikeOn(place.bikeId(), place.wheelsetId())
-                        .wheel(place.position())
-                        .orElseThrow(),
+                bike.wheel(place.position()).orElseThrow(),
                 reader.choice("as", SetupKind.class).orElse(null));
         Units units = rider.units();
         Optional<NeedsForm.Chosen> chosen = NeedsForm.read(reader, units.length());
@@ -105,7 +100,7 @@ class NeedsDesk {
                 extras(wheel, chosen),
                 valves.valve(wheel, units),
                 tubeless ? List.of() : valves.tube(wheel, units),
-                list(wheel, tubeless, plan, chosen, rider));
+                list(wheel, bike.hand().name(), tubeless, plan, chosen, rider));
     }
 
     /** The wheel as it stands, or as it would stand with another set-up of the tire that is on. */
@@ -122,6 +117,7 @@ class NeedsDesk {
     /** All of it, each with what of the shelf it comes from, or that the shelf lacks it. */
     private List<NeedsPage.Item> list(
             WheelStanding wheel,
+            String gauge,
             boolean tubeless,
             Optional<TapePlan> plan,
             Optional<NeedsForm.Chosen> chosen,
@@ -141,10 +137,9 @@ class NeedsDesk {
                 wheel.tireSize().map(TireSize::nominalWidthMm).orElse(null)));
         List<ShelfItem> stock = shelf.available();
         LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
-        Optional<String> gauge = gauges.usual().map(Gauge::name);
         return bill.needs().stream()
-                .map(need -> need.article() == Article.GAUGE && gauge.isPresent()
-                        ? new NeedsPage.Item(what(need, rider.units()), wording.text("needs.has", gauge.get()), true)
+                .map(need -> need.article() == Article.GAUGE && gauge != null
+                        ? new NeedsPage.Item(what(need, rider.units()), wording.text("needs.has", gauge), true)
                         : item(need, Shelf.serving(need, fitting(need, stock, wheel)), rider.units(), today))
                 .toList();
     }

@@ -9,7 +9,6 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.logbook.LogDetail.PressureRead;
@@ -24,12 +23,10 @@ import org.stratopneum.web.rider.Riders;
 class ReadingWriter {
 
     private final Logbook logbook;
-    private final Garage garage;
     private final Riders riders;
 
-    ReadingWriter(Logbook logbook, Garage garage, Riders riders) {
+    ReadingWriter(Logbook logbook, Riders riders) {
         this.logbook = logbook;
-        this.garage = garage;
         this.riders = riders;
     }
 
@@ -44,13 +41,12 @@ class ReadingWriter {
             BikeStanding bike, Rider rider, ReadingForm form, ReadingForm.Readings readings, Optional<Told> told) {
         riders.rememberUnit(readings.unit());
         Instant now = logbook.now();
-        UUID gauge = garage.usualGauge().orElse(null);
         Instant at = readings.at() == null ? now : readings.at();
         List<LogEntry> entries = new ArrayList<>();
         readings.gaugeKpa().forEach((position, kpa) -> {
             Double toldKpa = told.map(found -> found.pressure(position).kpa()).orElse(null);
             PressureRead read = new PressureRead(kpa, readings.unit(), readings.afterInflation(), toldKpa);
-            LogSubject subject = subject(bike, position).readWith(gauge);
+            LogSubject subject = subject(bike, position).readWith(bike.hand().id());
             entries.add(LogEntry.of(form.entryId(position), at, now, rider.zone(), subject, read)
                     .withTemperature(readings.temperatureC()));
         });
@@ -62,14 +58,13 @@ class ReadingWriter {
     @Transactional
     List<UUID> writeAsTold(BikeStanding bike, Rider rider, Told told, Map<WheelPosition, UUID> ids) {
         Instant now = logbook.now();
-        UUID gauge = garage.usualGauge().orElse(null);
         List<LogEntry> entries = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             double kpa = told.pressure(position).kpa();
             // the gauge in hand shows what is told in its own way
             double shown = bike.hand().fit().toShown(told.pressure(position)).kpa();
             PressureRead read = new PressureRead(shown, told.unit(), true, kpa);
-            LogSubject subject = subject(bike, position).readWith(gauge);
+            LogSubject subject = subject(bike, position).readWith(bike.hand().id());
             entries.add(LogEntry.of(ids.get(position), now, now, rider.zone(), subject, read));
         }
         logbook.writeAll(entries);

@@ -8,6 +8,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.JobCard;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
@@ -100,6 +101,18 @@ class GaugesTest {
         assertThat(rider.get("/").body())
                 .as("the reading was taken with the dial")
                 .contains("last 20.0 psi");
+    }
+
+    @Test
+    void whatAJobCardReadsCarriesTheGaugeInHandToo() {
+        pair("23", "20");
+        rider.post(dial, dial + "/in-hand", Map.of());
+        TypedBike.enter(rider);
+        String wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
+        JobCard card = JobCard.begin(rider, wheel, "HOLD_TEST");
+        card.goTo("hold-start");
+        card.answer("unit", "PSI", "value", "40", "temperature", "20");
+        assertThat(rider.get(wheel).body()).contains("hold test begun at 40.0 psi", "37.0 psi by the reference");
     }
 
     @Test
