@@ -1,7 +1,11 @@
 -- Invented rider, invented parts. Runs inside the demo rider's transaction, so every row is hers by default.
 
-insert into place (id, name, height_m) values
-  ('d0000000-0000-4000-8000-000000000101', 'Hut workshop', 940);
+insert into place (id, name, height_m, home, indoor_c, latitude_deg, longitude_deg) values
+  ('d0000000-0000-4000-8000-000000000101', 'Hut workshop', 940, true, 16, 47.3105, -21.4020),
+  ('d0000000-0000-4000-8000-000000000102', 'Quennar Foot', 320, false, null, 47.2790, -21.3440),
+  ('d0000000-0000-4000-8000-000000000103', 'Quennar Mire', 1180, false, null, 47.3260, -21.4310),
+  ('d0000000-0000-4000-8000-000000000104', 'Quennar Saddle', 1640, false, null, 47.3412, -21.4555),
+  ('d0000000-0000-4000-8000-000000000105', 'Quennar Top', 2180, false, null, 47.3538, -21.4702);
 
 insert into gauge (id, name, unit, reference) values
   ('d0000000-0000-4000-8000-000000000201', 'Hut floor pump', 'PSI', true),

@@ -60,7 +60,7 @@ public record PressureFall(
     }
 
     /** The reading at 20 C (kPa); 0 where it would lie below the air around it. */
-    private static double at20(LeakReading reading, double heightM) {
+    static double at20(LeakReading reading, double heightM) {
         if (reading.temperature() == null) {
             return reading.pressure().kpa();
         }

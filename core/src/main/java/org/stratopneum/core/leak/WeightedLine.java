@@ -65,9 +65,15 @@ record WeightedLine(double weight, double meanDay, double meanLog, double slope,
     }
 
     private static double weightOf(Point point, double fittedKpa) {
-        double own = Math.max(LEAST_SIGMA_KPA, SIGMA_RATIO * fittedKpa);
-        double warmth = point.warmthKnown ? 0 : UNKNOWN_C * (fittedKpa + ABSOLUTE_ZERO_OFFSET_KPA) / REFERENCE_KELVIN;
-        return fittedKpa * fittedKpa / (own * own + warmth * warmth);
+        double relative = sigma(fittedKpa, point.warmthKnown) / fittedKpa;
+        return 1 / (relative * relative);
+    }
+
+    /** What a reading near {@code kpa} is good to: one standard deviation (kPa). */
+    static double sigma(double kpa, boolean warmthKnown) {
+        double own = Math.max(LEAST_SIGMA_KPA, SIGMA_RATIO * kpa);
+        double warmth = warmthKnown ? 0 : UNKNOWN_C * (kpa + ABSOLUTE_ZERO_OFFSET_KPA) / REFERENCE_KELVIN;
+        return Math.hypot(own, warmth);
     }
 
     double at(double day) {

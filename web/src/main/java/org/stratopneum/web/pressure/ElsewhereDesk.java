@@ -4,12 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.air.CarriedPressure;
-import org.stratopneum.core.air.StandardAtmosphere;
 import org.stratopneum.core.air.Surroundings;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.pressure.BikeAdvice;
@@ -19,83 +17,86 @@ import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.Outlooks;
 import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.places.Place;
+import org.stratopneum.web.places.Places;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
-import org.stratopneum.web.wording.FormReader;
-import org.stratopneum.web.wording.FormView;
 import org.stratopneum.web.wording.PressureText;
-import org.stratopneum.web.wording.ProblemWording;
-import org.stratopneum.web.wording.QuantityText;
 import org.stratopneum.web.wording.Wording;
 
-/** Works out what to set here so that it is right there. */
+/** Works out what to set here so that it is right there, and what is left by then if nobody pumps. */
 @Service
 class ElsewhereDesk {
 
     private final Garage garage;
     private final Riders riders;
     private final BikeAdvisor advisor;
+    private final Places places;
+    private final TripForm trips;
+    private final Outlooks outlooks;
+    private final OutlookWording outlookWording;
+    private final Logbook logbook;
     private final Wording wording;
-    private final ProblemWording problemWording;
 
-    ElsewhereDesk(Garage garage, Riders riders, BikeAdvisor advisor, Wording wording, ProblemWording problemWording) {
+    ElsewhereDesk(
+            Garage garage,
+            Riders riders,
+            BikeAdvisor advisor,
+            Places places,
+            TripForm trips,
+            Outlooks outlooks,
+            OutlookWording outlookWording,
+            Logbook logbook,
+            Wording wording) {
         this.garage = garage;
         this.riders = riders;
         this.advisor = advisor;
+        this.places = places;
+        this.trips = trips;
+        this.outlooks = outlooks;
+        this.outlookWording = outlookWording;
+        this.logbook = logbook;
         this.wording = wording;
-        this.problemWording = problemWording;
     }
-
-    /** Where it is set and where it is ridden. */
-    private record Places(Surroundings here, Surroundings there) {}
 
     /** @throws org.stratopneum.web.fault.NotThereException when this rider has no such bike */
     @Transactional(readOnly = true)
     ElsewherePage page(UUID bikeId, Map<String, String> parameters) {
         Rider rider = riders.self();
         BikeStanding bike = garage.bike(bikeId);
-        Map<String, String> typed = new TreeMap<>(parameters);
-        typed.putIfAbsent("hereTemperature", QuantityText.typed(20.0, rider.temperatureUnit()));
-        typed.putIfAbsent("hereHeight", "0");
-        typed.putIfAbsent("thereTemperature", QuantityText.typed(5.0, rider.temperatureUnit()));
-        typed.putIfAbsent("thereHeight", "0");
-        FormReader reader = new FormReader(typed);
-        Optional<Places> places = places(reader, rider);
+        List<Place> known = places.inUse();
+        TripForm.Read read = trips.read(parameters, known, rider, logbook.now());
         Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
         Optional<Told> told = advice.flatMap(found -> Told.settable(found, rider.pressureUnit()));
         List<ElsewherePage.Wheel> wheels = new ArrayList<>();
-        if (places.isPresent() && told.isPresent()) {
+        if (read.trip().isPresent() && told.isPresent()) {
+            double home = Places.home(known).map(Place::heightM).orElse(0.0);
             for (WheelPosition position : WheelPosition.values()) {
-                WheelAdvice own = position == WheelPosition.REAR
-                        ? advice.get().rear()
-                        : advice.get().front();
-                wheels.add(wheel(bike, position, told.get().pressure(position), own, places.get(), rider));
+                wheels.add(wheel(
+                        bike,
+                        position,
+                        told.get().pressure(position),
+                        position == WheelPosition.REAR
+                                ? advice.get().rear()
+                                : advice.get().front(),
+                        read.trip().get(),
+                        home,
+                        rider));
             }
         }
         return new ElsewherePage(
                 bikeId,
                 bike.name(),
                 told.isPresent(),
-                new FormView(typed, problemWording.messages(reader.problems().list())),
+                read.form(),
                 rider.units(),
+                known,
+                read.trip().map(trip -> trip.here().said()).orElse(""),
+                read.trip().map(trip -> trip.there().said()).orElse(""),
                 wheels);
-    }
-
-    private static Optional<Places> places(FormReader reader, Rider rider) {
-        Optional<Surroundings> here = place(reader, "here", rider);
-        Optional<Surroundings> there = place(reader, "there", rider);
-        return here.isPresent() && there.isPresent()
-                ? Optional.of(new Places(here.get(), there.get()))
-                : Optional.empty();
-    }
-
-    private static Optional<Surroundings> place(FormReader reader, String name, Rider rider) {
-        Optional<Double> celsius =
-                reader.requiredQuantity(name + "Temperature", Temperature.CELSIUS, rider.temperatureUnit(), null);
-        Optional<Double> height = reader.requiredNumber(name + "Height", StandardAtmosphere.HEIGHT_M);
-        return celsius.flatMap(warmth -> height.map(metres -> Surroundings.of(warmth, metres)));
     }
 
     private ElsewherePage.Wheel wheel(
@@ -103,10 +104,13 @@ class ElsewhereDesk {
             WheelPosition position,
             GaugePressure target,
             WheelAdvice advice,
-            Places places,
+            Trip trip,
+            double homeM,
             Rider rider) {
         PressureUnit unit = rider.pressureUnit();
-        Optional<GaugePressure> set = carried(target, places.there(), places.here());
+        Surroundings here = trip.here().surroundings();
+        Surroundings there = trip.there().surroundings();
+        Optional<GaugePressure> set = carried(target, there, here);
         GaugePressure ceiling = advice.limits().ceiling();
         boolean tooMuch =
                 ceiling != null && set.filter(found -> found.isAbove(ceiling)).isPresent();
@@ -118,6 +122,8 @@ class ElsewhereDesk {
                     "elsewhere.above", PressureText.both(set.get(), unit), PressureText.both(ceiling, unit));
         }
         Optional<GaugePressure> settable = against == null ? set : Optional.empty();
+        OutlookWording.Said asItIs = outlookWording.atTheRide(
+                outlooks.of(bike.wheel(position).orElseThrow(), homeM), trip, homeM, advice.window(), rider);
         return new ElsewherePage.Wheel(
                 wording.of("position", position),
                 settable.map(found -> PressureText.number(found, unit)).orElse(null),
@@ -127,23 +133,33 @@ class ElsewhereDesk {
                         .map(shown -> wording.text("gauge.on", bike.hand().name(), PressureText.text(shown, unit)))
                         .orElse(null),
                 wording.text("elsewhere.there", PressureText.both(target, unit)),
-                set.map(found -> why(found, target, places, unit)).orElse(List.of()),
-                now(bike.wheel(position).orElseThrow(), places, unit),
+                set.map(found -> why(found, target, trip, unit)).orElse(List.of()),
+                asItIs.lines(),
+                asItIs.side().word(),
+                asItIs.side().code(),
                 against);
     }
 
-    /** First the warmth at the height of here, then the height. */
-    private List<String> why(GaugePressure set, GaugePressure target, Places places, PressureUnit unit) {
-        Surroundings cooled =
-                new Surroundings(places.there().temperature(), places.here().heightM());
-        Optional<GaugePressure> between = carried(set, places.here(), cooled);
+    /** First the warmth at the height of here, then the height, then what the weather may be off. */
+    private List<String> why(GaugePressure set, GaugePressure target, Trip trip, PressureUnit unit) {
+        Surroundings here = trip.here().surroundings();
+        Surroundings there = trip.there().surroundings();
+        Surroundings cooled = new Surroundings(there.temperature(), here.heightM());
+        Optional<GaugePressure> between = carried(set, here, cooled);
         if (between.isEmpty()) {
             return List.of();
         }
-        return List.of(
-                wording.text("elsewhere.warmth", change(between.get().kpa() - set.kpa(), unit)),
-                wording.text(
-                        "elsewhere.height", change(target.kpa() - between.get().kpa(), unit)));
+        List<String> why = new ArrayList<>();
+        why.add(wording.text("elsewhere.warmth", change(between.get().kpa() - set.kpa(), unit)));
+        why.add(wording.text(
+                "elsewhere.height", change(target.kpa() - between.get().kpa(), unit)));
+        double doubt = Math.hypot(trip.here().doubtC(), trip.there().doubtC());
+        if (doubt > 0) {
+            double kelvin = there.temperature().kelvin();
+            double off = (target.kpa() + there.ambient().kpa()) * doubt / kelvin;
+            why.add(wording.text("elsewhere.doubt", PressureText.text(GaugePressure.kpa(off), unit)));
+        }
+        return why;
     }
 
     private static String change(double kpa, PressureUnit unit) {
@@ -151,22 +167,17 @@ class ElsewhereDesk {
         return sign + PressureText.text(GaugePressure.kpa(Math.abs(kpa)), unit);
     }
 
-    private String now(WheelStanding wheel, Places places, PressureUnit unit) {
-        return wheel.lastReading()
-                .flatMap(reading -> carried(reading.pressure(), places.here(), places.there())
-                        .map(then -> wording.text(
-                                "elsewhere.now",
-                                PressureText.text(reading.pressure(), unit),
-                                PressureText.text(then, unit))))
-                .orElse(null);
-    }
-
     /** Empty where the tire would be softer than the air around it. */
-    private static Optional<GaugePressure> carried(GaugePressure pressure, Surroundings from, Surroundings to) {
+    static Optional<GaugePressure> carried(GaugePressure pressure, Surroundings from, Surroundings to) {
         try {
             return Optional.of(CarriedPressure.carry(pressure, from, to));
         } catch (InvalidInputException exception) {
             return Optional.empty();
         }
+    }
+
+    /** The temperature at which outlooks are told. */
+    static Surroundings at20(double heightM) {
+        return new Surroundings(Temperature.celsius(20), heightM);
     }
 }

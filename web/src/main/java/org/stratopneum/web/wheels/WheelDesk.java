@@ -15,6 +15,7 @@ import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.FitParts;
 import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.Outlooks;
 import org.stratopneum.web.bikes.WheelPlace;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
@@ -22,7 +23,9 @@ import org.stratopneum.web.logbook.LogKind;
 import org.stratopneum.web.logbook.LogOutcomes;
 import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.places.Places;
 import org.stratopneum.web.pressure.BikeAdvisor;
+import org.stratopneum.web.pressure.OutlookWording;
 import org.stratopneum.web.pressure.Told;
 import org.stratopneum.web.pressure.WindowWording;
 import org.stratopneum.web.rider.Rider;
@@ -54,6 +57,9 @@ class WheelDesk {
     private final FitWording fits;
     private final HoldReading holds;
     private final Shelf shelf;
+    private final Outlooks outlooks;
+    private final OutlookWording outlookWording;
+    private final Places places;
 
     WheelDesk(
             Garage garage,
@@ -68,7 +74,13 @@ class WheelDesk {
             LimitWording limits,
             FitWording fits,
             HoldReading holds,
-            Shelf shelf) {
+            Shelf shelf,
+            Outlooks outlooks,
+            OutlookWording outlookWording,
+            Places places) {
+        this.outlooks = outlooks;
+        this.outlookWording = outlookWording;
+        this.places = places;
         this.shelf = shelf;
         this.holds = holds;
         this.fits = fits;
@@ -122,6 +134,9 @@ class WheelDesk {
                 wheel.tire()
                         .flatMap(tire -> holds.of(since(tire.since(), readings), rider))
                         .orElse(null),
+                outlooks.of(wheel, readings, places.homeHeightM())
+                        .map(outlook -> outlookWording.now(outlook, rider))
+                        .orElse(List.of()),
                 limits.of(wheel, own.orElse(null), rider.units()),
                 history.chart(readings, own.map(WheelAdvice::window).orElse(null), rider, now),
                 rider.pressureUnit().symbol(),

@@ -17,6 +17,7 @@ import org.stratopneum.web.wording.FitText;
  * @param fit whether what is on it goes together, or null without a tire
  * @param accepted the warnings that the rider goes on knowing
  * @param hold whether it held its air since it was last pumped, or null while that cannot be told
+ * @param byNow what it holds by now and how fast it loses air, empty while nothing tells that
  * @param chart its readings over time, or null while there are none
  * @param unit symbol of the chart's unit
  * @param done what else was done to it, newest first
@@ -32,6 +33,7 @@ record WheelPage(
         FitText fit,
         List<Accepted> accepted,
         Hold hold,
+        List<String> byNow,
         List<Limit> limits,
         ReadingsChart chart,
         String unit,

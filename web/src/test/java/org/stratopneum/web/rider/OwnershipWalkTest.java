@@ -134,6 +134,7 @@ class OwnershipWalkTest {
         ids.put(
                 "cards",
                 JobCard.begin(owner, "/wheels/" + wheel, "CLEAN_UP").path().substring("/cards/".length()));
+        ids.put("places", added(owner, "/places/new", "/places", Map.of("name", "Shed", "height", "310")));
         ids.put("wheelsets", owner.ids("/garage", "/wheelsets/").get(0));
         return ids;
     }
@@ -184,6 +185,8 @@ class OwnershipWalkTest {
         fields.put("answer", "DONE");
         fields.put("code", "tubeless-not-marked");
         fields.put("note", "known");
+        fields.put("name", "Named");
+        fields.put("height", "100");
         return fields;
     }
 

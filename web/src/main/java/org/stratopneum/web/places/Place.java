@@ -1,0 +1,30 @@
+package org.stratopneum.web.places;
+
+import java.time.LocalDate;
+import java.util.UUID;
+import org.stratopneum.web.weather.Weather;
+
+/**
+ * A place.
+ *
+ * @param heightM above sea level (m)
+ * @param home whether the bikes stand there
+ * @param indoorC what the room keeps where bikes stand there (C), or null where they stand outdoors
+ * @param latitudeDeg geographic latitude (degrees, north positive), or null
+ * @param longitudeDeg geographic longitude (degrees, east positive), or null
+ */
+public record Place(
+        UUID id,
+        String name,
+        double heightM,
+        boolean home,
+        Double indoorC,
+        Double latitudeDeg,
+        Double longitudeDeg,
+        LocalDate retiredOn,
+        int version) {
+
+    public Weather.Station station() {
+        return new Weather.Station(name, heightM, latitudeDeg, longitudeDeg);
+    }
+}

@@ -1,0 +1,104 @@
+package org.stratopneum.web.pressure;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.stratopneum.core.air.Surroundings;
+import org.stratopneum.core.leak.PressureFall;
+import org.stratopneum.core.leak.PressureOutlook;
+import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.Numbers;
+import org.stratopneum.web.wording.PressureText;
+import org.stratopneum.web.wording.Wording;
+
+/** Says what a wheel holds now and later, with its doubt. */
+@Component
+public class OutlookWording {
+
+    private final Wording wording;
+    private final WindowWording windows;
+    private final Logbook logbook;
+
+    OutlookWording(Wording wording, WindowWording windows, Logbook logbook) {
+        this.wording = wording;
+        this.windows = windows;
+        this.logbook = logbook;
+    }
+
+    /** What is said, and on which side of the window the wheel will be. */
+    record Said(List<String> lines, WindowWording.Side side) {
+        static final Said NOTHING = new Said(List.of(), WindowWording.Side.NONE);
+    }
+
+    /** Now where it stands, and at the ride, where that is. */
+    Said atTheRide(Optional<PressureOutlook> known, Trip trip, double homeM, PressureWindow window, Rider rider) {
+        if (known.isEmpty()) {
+            return Said.NOTHING;
+        }
+        PressureUnit unit = rider.pressureUnit();
+        PressureOutlook outlook = known.get();
+        Surroundings there = trip.there().surroundings();
+        Surroundings from = ElsewhereDesk.at20(homeM);
+        List<String> lines = new ArrayList<>();
+        Optional<PressureFall.Expected> then = outlook.expectedAt(trip.at());
+        if (then.isEmpty()) {
+            Optional<GaugePressure> kept = ElsewhereDesk.carried(outlook.lastAt20(), from, there);
+            kept.ifPresent(found -> lines.add(wording.text("outlook.no-loss", PressureText.text(found, unit))));
+            lines.add(wording.text("outlook.no-rate"));
+            return new Said(lines, WindowWording.Side.NONE);
+        }
+        outlook.expectedAt(logbook.now())
+                .flatMap(now -> span(now, from, trip.here().surroundings(), unit))
+                .ifPresent(span -> lines.add(wording.text("outlook.now", span)));
+        span(then.get(), from, there, unit).ifPresent(span -> lines.add(wording.text("outlook.then", span)));
+        lines.add(rate(outlook, rider));
+        Optional<GaugePressure> likely = ElsewhereDesk.carried(then.get().likely(), from, there);
+        return new Said(lines, likely.map(found -> windows.side(window, found)).orElse(WindowWording.Side.NONE));
+    }
+
+    /** "now about 18.5 psi (17.5 to 19.5), if it is at 20 C", and the rate; empty where nothing tells a rate. */
+    public List<String> now(PressureOutlook outlook, Rider rider) {
+        Instant now = logbook.now();
+        Surroundings same = ElsewhereDesk.at20(0);
+        return outlook.expectedAt(now)
+                .flatMap(expected -> span(expected, same, same, rider.pressureUnit()))
+                .map(span -> List.of(wording.text("outlook.now-at-20", span), rate(outlook, rider)))
+                .orElse(List.of());
+    }
+
+    /** "19.5 psi (18.4 to 20.6)". */
+    private Optional<String> span(
+            PressureFall.Expected expected, Surroundings from, Surroundings to, PressureUnit unit) {
+        Optional<GaugePressure> likely = ElsewhereDesk.carried(expected.likely(), from, to);
+        Optional<GaugePressure> low = ElsewhereDesk.carried(expected.low(), from, to);
+        Optional<GaugePressure> high = ElsewhereDesk.carried(expected.high(), from, to);
+        if (likely.isEmpty() || high.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(wording.text(
+                "outlook.span",
+                PressureText.text(likely.get(), unit),
+                low.map(found -> PressureText.number(found, unit)).orElse("0"),
+                PressureText.number(high.get(), unit)));
+    }
+
+    private String rate(PressureOutlook outlook, Rider rider) {
+        return wording.text(
+                "outlook.rate",
+                percent(outlook.lossPerDay().orElseThrow()),
+                percent(outlook.lowLossPerDay()),
+                percent(outlook.highLossPerDay()),
+                Age.date(outlook.since(), rider.zoneId()));
+    }
+
+    private static String percent(double ratio) {
+        return Numbers.fixed(100 * ratio, 1);
+    }
+}
