@@ -17,7 +17,12 @@ class ArchitectureTest {
             .should()
             .onlyDependOnClassesThat()
             .resideInAnyPackage(
-                    "org.stratopneum.core..", "java..", "javax.measure..", "tech.units.indriya..", "org.hipparchus..");
+                    "org.stratopneum.core..",
+                    "java..",
+                    "javax.measure..",
+                    "javax.xml.stream..",
+                    "tech.units.indriya..",
+                    "org.hipparchus..");
 
     @ArchTest
     static final ArchRule coreHasNoClockAndNoChanceOfItsOwn = noClasses()

@@ -2,7 +2,6 @@ package org.stratopneum.core.dialling;
 
 import java.util.Arrays;
 import java.util.List;
-import org.hipparchus.special.Erf;
 import org.stratopneum.core.quantity.GaugePressure;
 
 /**
@@ -21,6 +20,9 @@ public final class PersonalFactor {
     private static final double[] NOISE = {0.04, 0.06, 0.09};
     private static final double[] NOISE_WEIGHT = {0.25, 0.5, 0.25};
 
+    /** What a note from another ground counts (power of its likelihood). */
+    private static final double OTHER_GROUND = 0.5;
+
     /** Half-width of the grid: more than four prior standard deviations (logarithm of a ratio). */
     private static final double REACH = 0.5;
 
@@ -34,6 +36,9 @@ public final class PersonalFactor {
 
     /** An answer less likely than this is not waited for (probability; our judgement). */
     private static final double UNLIKELY = 0.05;
+
+    /** Raised when the same notes would give another factor. */
+    public static final int MODEL = 1;
 
     /** Before any note. */
     public static final PersonalFactor PRIOR = new PersonalFactor(prior());
@@ -83,39 +88,36 @@ public final class PersonalFactor {
 
     /** After all of {@code notes}, whose order does not matter. */
     public static PersonalFactor after(List<RideNote> notes) {
-        PersonalFactor factor = PRIOR;
-        for (RideNote note : notes) {
-            factor = factor.after(note);
-        }
-        return factor;
+        return PRIOR.afterAll(notes);
     }
 
     /** After one note more. */
     public PersonalFactor after(RideNote note) {
-        double weight = note.sameGround() ? 1 : 0.5;
-        double[][] next = new double[NOISE.length][STEPS + 1];
+        return afterAll(List.of(note));
+    }
+
+    private PersonalFactor afterAll(List<RideNote> notes) {
+        double[][] next = new double[NOISE.length][];
         for (int noise = 0; noise < NOISE.length; noise++) {
-            for (int i = 0; i <= STEPS; i++) {
-                double likelihood = likelihood(note.feel(), note.logRatio() - thetaAt(i), NOISE[noise]);
-                next[noise][i] = log[noise][i] + weight * Math.log(Math.max(likelihood, Double.MIN_NORMAL));
+            next[noise] = log[noise].clone();
+            for (RideNote note : notes) {
+                double weight = note.sameGround() ? 1 : OTHER_GROUND;
+                for (int i = 0; i <= STEPS; i++) {
+                    next[noise][i] += weight * logLikelihood(note.feel(), note.logRatio() - thetaAt(i), NOISE[noise]);
+                }
             }
         }
         return new PersonalFactor(next);
     }
 
-    /** Probability of an answer where the ratio lies {@code off} from what suits. */
-    private static double likelihood(Feel feel, double off, double noise) {
+    /** Logarithm of the probability of an answer where the ratio lies {@code off} from what suits. */
+    private static double logLikelihood(Feel feel, double off, double noise) {
         return switch (feel) {
-            case TOO_HARD -> below((off - HARD_FROM) / noise);
-            case TOO_SOFT -> below((SOFT_FROM - off) / noise);
-            case RIGHT -> below((HARD_FROM - off) / noise) - below((SOFT_FROM - off) / noise);
-            case BURP_OR_STRIKE -> below((BURP_FROM - off) / noise);
+            case TOO_HARD -> NormalTail.logBelow((off - HARD_FROM) / noise);
+            case TOO_SOFT -> NormalTail.logBelow((SOFT_FROM - off) / noise);
+            case RIGHT -> NormalTail.logBetween((SOFT_FROM - off) / noise, (HARD_FROM - off) / noise);
+            case BURP_OR_STRIKE -> NormalTail.logBelow((BURP_FROM - off) / noise);
         };
-    }
-
-    /** Standard normal distribution function; the small tail is computed as such. */
-    private static double below(double z) {
-        return Erf.erfc(-z / Math.sqrt(2)) / 2;
     }
 
     /** Mean of theta (logarithm of a ratio). */
@@ -163,7 +165,7 @@ public final class PersonalFactor {
             for (int i = 0; i <= STEPS; i++) {
                 double p = Math.exp(log[noise][i] - most);
                 sum += p;
-                answered += p * likelihood(feel, logRatio - thetaAt(i), NOISE[noise]);
+                answered += p * Math.exp(logLikelihood(feel, logRatio - thetaAt(i), NOISE[noise]));
             }
         }
         return answered / sum;

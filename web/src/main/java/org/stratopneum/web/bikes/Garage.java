@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.dialling.PersonalFactor;
 import org.stratopneum.core.fit.ValveHole;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.tire.TireSize;
@@ -24,8 +25,10 @@ public class Garage {
 
     private final GarageMapper mapper;
     private final Logbook logbook;
+    private final Dialling dialling;
 
-    Garage(GarageMapper mapper, Logbook logbook) {
+    Garage(GarageMapper mapper, Logbook logbook, Dialling dialling) {
+        this.dialling = dialling;
         this.mapper = mapper;
         this.logbook = logbook;
     }
@@ -127,7 +130,18 @@ public class Garage {
                         row.rimMaxKpa(),
                         row.rimSpokes()),
                 row.tireId() == null ? Optional.empty() : Optional.of(tireOf(row)),
-                row.readingDetail() == null ? Optional.empty() : Optional.of(readingOf(row)));
+                row.readingDetail() == null ? Optional.empty() : Optional.of(readingOf(row)),
+                dialledOf(row));
+    }
+
+    private Dialled dialledOf(StandingRow row) {
+        if (row.dialledModel() == null) {
+            return Dialled.NOTHING;
+        }
+        return row.dialledModel() == PersonalFactor.MODEL
+                ? new Dialled(
+                        row.dialledFactor(), row.dialledLow(), row.dialledHigh(), row.dialledNotes(), row.ownKpa())
+                : dialling.anew(row.bikeId(), row.position());
     }
 
     private WheelStanding.Tire tireOf(StandingRow row) {

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 
@@ -21,6 +22,26 @@ interface GarageMapper {
 
     @Select("select bike_id, ground, share from bike_ground order by bike_id, share desc, ground")
     List<GroundRow> grounds();
+
+    @Select("select bike_id, ground, share from bike_ground where bike_id = #{bikeId} order by share desc, ground")
+    List<GroundRow> groundsOf(UUID bikeId);
+
+    /** Whoever learns about a bike waits until nobody else does, and then sees what they wrote. */
+    @Select("select id from bike where id = #{bikeId} for update")
+    UUID lock(UUID bikeId);
+
+    @Insert("""
+            insert into dialled (bike_id, position, model, factor, low, high, notes, own_kpa)
+            values (#{bikeId}, #{position}, #{model}, #{dialled.factor}, #{dialled.low}, #{dialled.high},
+                    #{dialled.notes}, #{dialled.ownKpa})
+            on conflict (owner, bike_id, position) do update
+            set model = excluded.model, factor = excluded.factor, low = excluded.low, high = excluded.high,
+                notes = excluded.notes, own_kpa = excluded.own_kpa
+            """)
+    int keepDialled(UUID bikeId, WheelPosition position, int model, Dialled dialled);
+
+    @Select("select distinct bike_id from dialled")
+    List<UUID> bikesDialled();
 
     /** Internal width of a wheel's rim (mm); null when there is no such wheel. */
     @Select("select r.internal_width_mm from wheel w join rim r on r.id = w.rim_id where w.id = #{wheelId}")

@@ -24,9 +24,15 @@ import org.stratopneum.web.logbook.LogDetail.TireFitted;
  *
  * @param tire what is fitted, or empty
  * @param lastReading last reading since the tire was fitted, or empty
+ * @param dialled what is known of the pressure that suits the rider there
  */
 public record WheelStanding(
-        UUID wheelId, WheelPosition position, Rim rim, Optional<Tire> tire, Optional<Reading> lastReading) {
+        UUID wheelId,
+        WheelPosition position,
+        Rim rim,
+        Optional<Tire> tire,
+        Optional<Reading> lastReading,
+        Dialled dialled) {
 
     /** The rim of the wheel; widths (mm), pressures (kPa gauge). */
     public record Rim(
@@ -159,7 +165,7 @@ public record WheelStanding(
                 other.maxLoadKg(),
                 how,
                 other.since());
-        return new WheelStanding(wheelId, position, then, Optional.of(on), lastReading);
+        return new WheelStanding(wheelId, position, then, Optional.of(on), lastReading, dialled);
     }
 
     public Optional<Setup> setup() {

@@ -25,7 +25,11 @@ class CorrectionController {
 
     @GetMapping("/log/{id}/correct")
     String show(@PathVariable UUID id, Model model) {
-        model.addAttribute("page", desk.page(id));
+        CorrectionDesk.Page page = desk.page(id);
+        if (page.ride() != null) {
+            return "redirect:/bikes/" + page.ride() + "/rides/new?corrects=" + id;
+        }
+        model.addAttribute("page", page);
         return PAGE;
     }
 

@@ -50,8 +50,9 @@ class CorrectionDesk {
      *
      * @param line what it says now
      * @param stale whether something else has taken its place already
+     * @param ride the bike that was ridden, where it is a ride, which has a form of its own; else null
      */
-    record Page(UUID id, LogKind kind, LogLine line, UUID wheel, FormView form, Units units, boolean stale) {
+    record Page(UUID id, LogKind kind, LogLine line, UUID wheel, FormView form, Units units, boolean stale, UUID ride) {
         /** Whether it is something that a gauge showed. */
         public boolean reading() {
             return LogKind.READINGS.contains(kind);
@@ -75,7 +76,14 @@ class CorrectionDesk {
     private Page page(LogRow row, Rider rider, FormView form) {
         boolean stale = logbook.heads(List.of(row.id())).isEmpty();
         return new Page(
-                row.id(), row.kind(), logWording.line(row, rider), row.subject().wheelId(), form, rider.units(), stale);
+                row.id(),
+                row.kind(),
+                logWording.line(row, rider),
+                row.subject().wheelId(),
+                form,
+                rider.units(),
+                stale,
+                row.kind() == LogKind.RIDDEN && !stale ? row.bikeId() : null);
     }
 
     private CorrectionForm form(LogRow row, Rider rider) {

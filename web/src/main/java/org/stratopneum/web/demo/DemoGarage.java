@@ -33,6 +33,7 @@ class DemoGarage implements SmartLifecycle {
     private final DemoParts parts;
     private final DemoYear year;
     private final DemoBench bench;
+    private final DemoRides rides;
     private final Logbook logbook;
     private final Gauges gauges;
     private final TransactionTemplate transaction;
@@ -44,6 +45,7 @@ class DemoGarage implements SmartLifecycle {
             DemoParts parts,
             DemoYear year,
             DemoBench bench,
+            DemoRides rides,
             Logbook logbook,
             Gauges gauges,
             TransactionTemplate transaction,
@@ -52,6 +54,7 @@ class DemoGarage implements SmartLifecycle {
         this.parts = parts;
         this.year = year;
         this.bench = bench;
+        this.rides = rides;
         this.logbook = logbook;
         this.gauges = gauges;
         this.transaction = transaction;
@@ -82,6 +85,7 @@ class DemoGarage implements SmartLifecycle {
             DemoPen pen = new DemoPen(logbook, today, zone, SEED);
             year.write(pen);
             bench.write(pen);
+            rides.write(pen);
             parts.load("demo/card.sql");
             gauges.refit();
             LOG.info("Demo garage loaded with {} log entries", pen.entries());

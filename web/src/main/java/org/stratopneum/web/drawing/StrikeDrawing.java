@@ -96,7 +96,7 @@ public record StrikeDrawing(List<Curve> curves, List<Tick> across, List<Tick> up
 
         List<Tick> across() {
             List<Tick> ticks = new ArrayList<>();
-            double step = step(to - from);
+            double step = Ticks.step(to - from, MOST_TICKS);
             for (double at = step * Math.ceil(from / step); at <= to; at += step) {
                 ticks.add(new Tick(x(at), Numbers.upTo(at, 2)));
             }
@@ -105,22 +105,11 @@ public record StrikeDrawing(List<Curve> curves, List<Tick> across, List<Tick> up
 
         List<Tick> up() {
             List<Tick> ticks = new ArrayList<>();
-            double step = step(most);
+            double step = Ticks.step(most, MOST_TICKS);
             for (double at = 0; at <= most; at += step) {
                 ticks.add(new Tick(y(at), Numbers.upTo(at, 1)));
             }
             return ticks;
-        }
-
-        /** 1, 2 or 5 times a power of ten, so that there are not too many. */
-        private static double step(double span) {
-            double step = Math.pow(10, Math.floor(Math.log10(span / MOST_TICKS)));
-            for (double factor : new double[] {1, 2, 5, 10}) {
-                if (span / (factor * step) <= MOST_TICKS) {
-                    return factor * step;
-                }
-            }
-            return 10 * step;
         }
     }
 }

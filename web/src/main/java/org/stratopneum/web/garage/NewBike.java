@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Dialled;
 import org.stratopneum.web.bikes.HandGauge;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
@@ -75,6 +76,7 @@ public record NewBike(BikeSpec bike, NewWheelset wheels) {
                                 wheel.fit().insert(),
                                 wheel.fit().measuredWidthMm()),
                         Instant.EPOCH)),
-                Optional.empty());
+                Optional.empty(),
+                Dialled.NOTHING);
     }
 }

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.web.bikes.Dialling;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.LogDetail;
@@ -28,10 +29,12 @@ public class Workshop {
 
     private final PartsMapper parts;
     private final Logbook logbook;
+    private final Dialling dialling;
     private final Riders riders;
     private final Wording wording;
 
-    Workshop(PartsMapper parts, Logbook logbook, Riders riders, Wording wording) {
+    Workshop(PartsMapper parts, Logbook logbook, Dialling dialling, Riders riders, Wording wording) {
+        this.dialling = dialling;
         this.parts = parts;
         this.logbook = logbook;
         this.riders = riders;
@@ -150,6 +153,8 @@ public class Workshop {
         }
         parts.clearGrounds(id);
         insertGrounds(id, bike);
+        // notes from what is other ground now count half
+        dialling.refit(id);
         double kg = bike.ride().mass().riderKg();
         if (!Double.valueOf(kg).equals(riders.self().bodyKg())) {
             riders.weigh(kg);

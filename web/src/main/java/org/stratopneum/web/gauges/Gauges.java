@@ -2,6 +2,7 @@ package org.stratopneum.web.gauges;
 
 import java.util.List;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.gauge.GaugeFit;
@@ -14,7 +15,10 @@ public class Gauges {
 
     private final GaugeMapper mapper;
 
-    Gauges(GaugeMapper mapper) {
+    private final ApplicationEventPublisher listeners;
+
+    Gauges(GaugeMapper mapper, ApplicationEventPublisher listeners) {
+        this.listeners = listeners;
         this.mapper = mapper;
     }
 
@@ -38,6 +42,7 @@ public class Gauges {
                     .orElse(GaugeFit.NONE);
             mapper.fit(gauge.id(), fit.offsetKpa(), fit.slope());
         }
+        listeners.publishEvent(new GaugesRefitted());
     }
 
     /** The fit of the pairs that count. */

@@ -1,10 +1,15 @@
 package org.stratopneum.web.logbook;
 
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.stratopneum.core.check.Problems;
+import org.stratopneum.core.check.Range;
+import org.stratopneum.core.dialling.Feel;
 import org.stratopneum.core.job.Ending;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.job.Measured;
+import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
@@ -197,6 +202,100 @@ public sealed interface LogDetail {
         @Override
         public LogKind kind() {
             return LogKind.WARNING_ACCEPTED;
+        }
+    }
+
+    /**
+     * A ride.
+     *
+     * @param distanceM how far (m), or null
+     * @param climbM how much up (m), or null
+     * @param minutes how long, or null
+     * @param ground share of each ground (ratio)
+     * @param readIn the unit that start pressures were read in
+     * @param track the recorded file, or null
+     * @param rear what was said of the rear wheel, {@code front} of the front one
+     */
+    record Ridden(
+            Double distanceM,
+            Double climbM,
+            Double minutes,
+            Map<Ground, Double> ground,
+            boolean wet,
+            PressureUnit readIn,
+            UUID track,
+            WheelNote rear,
+            WheelNote front)
+            implements LogDetail {
+
+        /** Nobody rides farther between two visits to the shed (m). */
+        public static final Range DISTANCE_M = Range.above(0, 2_000_000, "m");
+
+        public static final Range CLIMB_M = Range.closed(0, 50_000, "m");
+        public static final Range MINUTES = Range.above(0, 30 * 24 * 60, "min");
+
+        public Ridden {
+            Problems problems = new Problems();
+            problems.checkIfPresent("distanceM", distanceM, DISTANCE_M);
+            problems.checkIfPresent("climbM", climbM, CLIMB_M);
+            problems.checkIfPresent("minutes", minutes, MINUTES);
+            problems.throwIfAny();
+            ground = Map.copyOf(ground);
+        }
+
+        @Override
+        public LogKind kind() {
+            return LogKind.RIDDEN;
+        }
+    }
+
+    /**
+     * How a wheel felt on a ride.
+     *
+     * @param startKpa pressure at the start, as read (kPa gauge), or null where nobody looked
+     * @param chainKpa what the chain gave for that ride without a personal factor (kPa gauge), or null
+     * @param feel what the rider says, or null where they say nothing
+     * @param burp whether air burst out at the bead
+     * @param strike whether the rim struck the ground
+     */
+    record WheelNote(Double startKpa, Double chainKpa, Feel feel, boolean burp, boolean strike) {
+
+        public WheelNote {
+            Problems problems = new Problems();
+            problems.checkIfPresent("startKpa", startKpa, GaugePressure.TIRE_KPA);
+            problems.throwIfAny();
+        }
+
+        /** What counts for what suits the rider; a burp or a strike says more than a feeling. */
+        public Optional<Feel> counts() {
+            return burp || strike ? Optional.of(Feel.BURP_OR_STRIKE) : Optional.ofNullable(feel);
+        }
+    }
+
+    /**
+     * The number that the rider sets whatever is told.
+     *
+     * @param gaugeKpa that number by the reference (kPa gauge), or null where they have none any more
+     * @param readIn the unit that it was typed in
+     */
+    record OwnPressure(Double gaugeKpa, PressureUnit readIn) implements LogDetail {
+        public OwnPressure {
+            Problems problems = new Problems();
+            problems.checkIfPresent("gaugeKpa", gaugeKpa, GaugePressure.TIRE_KPA);
+            problems.throwIfAny();
+        }
+
+        @Override
+        public LogKind kind() {
+            return LogKind.OWN_PRESSURE;
+        }
+    }
+
+    /** What suits the rider on this wheel is learned anew from here on. */
+    record DiallingReset() implements LogDetail {
+        @Override
+        public LogKind kind() {
+            return LogKind.DIALLING_RESET;
         }
     }
 }

@@ -14,13 +14,19 @@ public enum LogKind {
     PART_FITTED(LogDetail.PartFitted.class),
     SEALANT_ADDED(LogDetail.SealantAdded.class),
     JOB_ENDED(LogDetail.JobEnded.class),
-    WARNING_ACCEPTED(LogDetail.WarningAccepted.class);
+    WARNING_ACCEPTED(LogDetail.WarningAccepted.class),
+    RIDDEN(LogDetail.Ridden.class),
+    OWN_PRESSURE(LogDetail.OwnPressure.class),
+    DIALLING_RESET(LogDetail.DiallingReset.class);
 
     /** Whatever a gauge showed. */
     public static final List<LogKind> READINGS = List.of(PRESSURE_READ, HOLD_STARTED, HOLD_ENDED);
 
     /** What went on a wheel and came off it. */
     public static final List<LogKind> FITTINGS = List.of(TIRE_FITTED, TIRE_REMOVED);
+
+    /** All that tells which pressure suits the rider. */
+    public static final List<LogKind> DIALLING = List.of(RIDDEN, OWN_PRESSURE, DIALLING_RESET);
 
     /** All that tells how a wheel was set up. */
     public static final List<LogKind> SETTING_UP = List.of(

@@ -2,6 +2,7 @@ package org.stratopneum.web.logbook;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
@@ -51,10 +52,41 @@ public class LogWording {
         if (detail instanceof LogDetail.TireRemoved) {
             return wording.text("log.removed", row.tireName());
         }
+        if (detail instanceof LogDetail.Ridden ridden) {
+            return ridden(ridden, rider);
+        }
+        if (detail instanceof LogDetail.OwnPressure own) {
+            return own.gaugeKpa() == null
+                    ? wording.text("log.own.none")
+                    : wording.text("log.own", asRead(GaugePressure.kpa(own.gaugeKpa()), own.readIn()));
+        }
+        if (detail instanceof LogDetail.DiallingReset) {
+            return wording.text("log.dialling-reset");
+        }
         if (detail instanceof LogDetail.WheelsetMounted) {
             return wording.text("log.mounted", row.wheelsetName());
         }
         return setUp(row, detail, rider);
+    }
+
+    private String ridden(LogDetail.Ridden ridden, Rider rider) {
+        List<String> parts = new ArrayList<>();
+        parts.add(
+                ridden.distanceM() == null
+                        ? wording.text("log.ridden")
+                        : wording.text(
+                                "log.ridden.far",
+                                QuantityText.text(
+                                        ridden.distanceM() / 1000, rider.units().distance())));
+        felt(ridden.rear(), "position.REAR").ifPresent(parts::add);
+        felt(ridden.front(), "position.FRONT").ifPresent(parts::add);
+        return String.join(", ", parts);
+    }
+
+    private Optional<String> felt(LogDetail.WheelNote note, String where) {
+        return note == null
+                ? Optional.empty()
+                : note.counts().map(feel -> wording.text(where) + " " + wording.of("feel", feel));
     }
 
     private static String keyOf(LogDetail.GaugeRead read) {

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.web.fault.NotThereException;
@@ -25,8 +27,10 @@ public class Logbook {
     private final LogMapper mapper;
     private final LogDetailJson json;
     private final Clock clock;
+    private final ApplicationEventPublisher listeners;
 
-    Logbook(LogMapper mapper, LogDetailJson json, Clock clock) {
+    Logbook(LogMapper mapper, LogDetailJson json, Clock clock, ApplicationEventPublisher listeners) {
+        this.listeners = listeners;
         this.mapper = mapper;
         this.json = json;
         this.clock = clock;
@@ -44,6 +48,12 @@ public class Logbook {
      */
     @Transactional
     public Written write(LogEntry entry) {
+        Written written = append(entry);
+        tell(List.of(entry));
+        return written;
+    }
+
+    private Written append(LogEntry entry) {
         if (mapper.append(entry, json.write(entry.detail())) == 1) {
             return Written.NEW;
         }
@@ -57,7 +67,18 @@ public class Logbook {
     /** Writes all of {@code entries} or none. */
     @Transactional
     public void writeAll(List<LogEntry> entries) {
-        entries.forEach(this::write);
+        entries.forEach(this::append);
+        tell(entries);
+    }
+
+    private void tell(List<LogEntry> entries) {
+        Set<UUID> bikes = entries.stream()
+                .filter(entry -> LogKind.DIALLING.contains(entry.kind()))
+                .map(entry -> entry.subject().bikeId())
+                .collect(Collectors.toSet());
+        if (!bikes.isEmpty()) {
+            listeners.publishEvent(new DiallingChanged(bikes));
+        }
     }
 
     /**
@@ -128,6 +149,12 @@ public class Logbook {
     @Transactional(readOnly = true)
     public List<LogRow> ofWheel(UUID wheelId, Collection<LogKind> kinds, int limit) {
         return mapper.headsOfWheel(wheelId, kinds, limit);
+    }
+
+    /** What holds of a bike's entries of some kinds, oldest first. */
+    @Transactional(readOnly = true)
+    public List<LogRow> ofBike(UUID bikeId, Collection<LogKind> kinds) {
+        return mapper.currentOfBike(bikeId, kinds);
     }
 
     /** The last words on where a tire has been, struck ones included, newest first. */

@@ -31,9 +31,9 @@ class PlaceController {
     }
 
     @GetMapping("/places/new")
-    String fresh(Model model) {
+    String fresh(@RequestParam Map<String, String> known, Model model) {
         model.addAttribute("newId", UUID.randomUUID());
-        model.addAttribute("page", desk.blank());
+        model.addAttribute("page", desk.blank(known));
         return PLACE;
     }
 

@@ -102,9 +102,10 @@ class PlaceDesk {
         return Numbers.fixed(100 * day.relativeHumidity(), 0) + " %";
     }
 
-    PlacePage blank() {
+    /** @param known what the form is filled with */
+    PlacePage blank(Map<String, String> known) {
         Rider rider = riders.self();
-        return page(null, new FormView(Map.of(), Map.of()), rider);
+        return page(null, new FormView(known, Map.of()), rider);
     }
 
     /** @throws NotThereException when this rider has no such place */

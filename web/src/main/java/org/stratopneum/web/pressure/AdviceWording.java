@@ -43,8 +43,10 @@ public class AdviceWording {
     private final Wording wording;
     private final VerdictWording verdicts;
     private final WindowWording windows;
+    private final OwnNumber ownNumber;
 
-    AdviceWording(Wording wording, VerdictWording verdicts, WindowWording windows) {
+    AdviceWording(Wording wording, VerdictWording verdicts, WindowWording windows, OwnNumber ownNumber) {
+        this.ownNumber = ownNumber;
         this.wording = wording;
         this.windows = windows;
         this.verdicts = verdicts;
@@ -89,6 +91,7 @@ public class AdviceWording {
                 PressureText.name(unit),
                 PressureText.text(pressure, beside),
                 onGauge(hand, pressure, unit),
+                ownNumber.said(wheel.dialled(), advice.blocked() ? null : pressure, unit),
                 advice.blocked(),
                 window == null ? null : windows.range(window, unit),
                 wheel.lastReading()

@@ -14,31 +14,50 @@ import org.stratopneum.web.ride.RideForm;
 @Component
 public class BikeAdvisor {
 
-    /** Learned from ride notes, once they are kept; until then every rider is the average one. */
-    private static final double PERSONAL_FACTOR = 1;
-
     /** The advice for {@code ride}; empty while a wheel or a tire is missing. */
     public Optional<BikeAdvice> advise(BikeStanding bike, RideForm.Ride ride) {
-        if (!bike.rollable()) {
-            return Optional.empty();
-        }
-        return Optional.of(BikeAdvice.of(new BikeCase(
+        return bike.rollable()
+                ? Optional.of(advice(
+                        bike,
+                        ride,
+                        bike.rear().dialled().factor(),
+                        bike.front().dialled().factor()))
+                : Optional.empty();
+    }
+
+    /** The advice for {@code ride} as if nobody had said what suits them; empty while a wheel or a tire is missing. */
+    public Optional<BikeAdvice> adviseAnybody(BikeStanding bike, RideForm.Ride ride) {
+        return bike.rollable() ? Optional.of(advice(bike, ride, 1, 1)) : Optional.empty();
+    }
+
+    private static BikeAdvice advice(BikeStanding bike, RideForm.Ride ride, double rear, double front) {
+        return BikeAdvice.of(new BikeCase(
                 ride.mass(),
                 bike.share(),
-                wheel(bike.rear()),
-                wheel(bike.front()),
+                wheel(bike.rear(), rear),
+                wheel(bike.front(), front),
                 ride.drop(),
                 ride.ground(),
-                ride.wet())));
+                ride.wet()));
     }
 
     /** The advice for the bike's usual ride; empty while something for it is missing. */
     public Optional<BikeAdvice> adviseUsual(BikeStanding bike, Double riderKg) {
-        return bike.ground().isEmpty() ? Optional.empty() : adviseOn(bike, riderKg, new GroundMix(bike.ground()));
+        return usualRide(bike, riderKg).flatMap(ride -> advise(bike, ride));
+    }
+
+    /** The bike's usual ride; empty while nobody said what the rider weighs or where they ride. */
+    public static Optional<RideForm.Ride> usualRide(BikeStanding bike, Double riderKg) {
+        return bike.ground().isEmpty() ? Optional.empty() : rideOn(bike, riderKg, new GroundMix(bike.ground()));
     }
 
     /** The advice for the bike's usual load on other ground; empty while something for it is missing. */
     public Optional<BikeAdvice> adviseOn(BikeStanding bike, Double riderKg, GroundMix ground) {
+        return rideOn(bike, riderKg, ground).flatMap(ride -> advise(bike, ride));
+    }
+
+    /** The bike's usual load on some ground; empty while nobody said what the rider weighs. */
+    public static Optional<RideForm.Ride> rideOn(BikeStanding bike, Double riderKg, GroundMix ground) {
         if (riderKg == null) {
             return Optional.empty();
         }
@@ -50,10 +69,10 @@ public class BikeAdvisor {
                 masses.luggageFrontKg(),
                 masses.luggageMiddleKg(),
                 masses.luggageRearKg());
-        return advise(bike, new RideForm.Ride(mass, ground, bike.drop(), bike.wet()));
+        return Optional.of(new RideForm.Ride(mass, ground, bike.drop(), bike.wet()));
     }
 
-    private static BikeCase.Wheel wheel(WheelStanding wheel) {
-        return new BikeCase.Wheel(wheel.tireOnRim().orElseThrow(), wheel.setup().orElseThrow(), PERSONAL_FACTOR);
+    private static BikeCase.Wheel wheel(WheelStanding wheel, double personal) {
+        return new BikeCase.Wheel(wheel.tireOnRim().orElseThrow(), wheel.setup().orElseThrow(), personal);
     }
 }

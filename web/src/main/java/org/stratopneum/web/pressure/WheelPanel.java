@@ -7,7 +7,11 @@ import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.drawing.PressureScale;
 import org.stratopneum.web.drawing.SectionDrawing;
 
-/** One wheel on the pressure page, in words. */
+/**
+ * One wheel on the pressure page, in words.
+ *
+ * @param own the rider's own number and how far it is from what is told, or null
+ */
 public record WheelPanel(
         WheelPosition position,
         String tire,
@@ -16,6 +20,7 @@ public record WheelPanel(
         String unit,
         String toldBeside,
         String toldOnGauge,
+        String own,
         boolean blocked,
         String window,
         LastReading reading,

@@ -27,6 +27,7 @@ public record BikeCard(
      *
      * @param told what to set, or null while it cannot be told
      * @param onGauge what the gauge in hand shows then, or null where it shows the same
+     * @param own the rider's own number and how far it is from what is told, or null
      * @param reading last reading, or null
      * @param sideCode below, inside, above, or none
      * @param trip what takes the rider to the shed for it, or null
@@ -42,6 +43,7 @@ public record BikeCard(
             String unit,
             String beside,
             String onGauge,
+            String own,
             String window,
             String reading,
             String age,

@@ -25,6 +25,7 @@ import org.stratopneum.web.logbook.LogOutcome;
 import org.stratopneum.web.logbook.LogOutcomes;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.pressure.BikeAdvisor;
+import org.stratopneum.web.pressure.OwnNumber;
 import org.stratopneum.web.pressure.Told;
 import org.stratopneum.web.pressure.WindowWording;
 import org.stratopneum.web.rider.Rider;
@@ -47,6 +48,7 @@ class TodayDesk {
     private final LogOutcomes outcomes;
     private final ShedTrips trips;
     private final OpenCards openCards;
+    private final OwnNumber ownNumber;
 
     TodayDesk(
             Garage garage,
@@ -57,7 +59,9 @@ class TodayDesk {
             WindowWording windows,
             LogOutcomes outcomes,
             ShedTrips trips,
-            OpenCards openCards) {
+            OpenCards openCards,
+            OwnNumber ownNumber) {
+        this.ownNumber = ownNumber;
         this.openCards = openCards;
         this.windows = windows;
         this.outcomes = outcomes;
@@ -183,6 +187,7 @@ class TodayDesk {
                 told.flatMap(hand::shows)
                         .map(shown -> wording.text("gauge.on", hand.name(), PressureText.text(shown, unit)))
                         .orElse(null),
+                ownNumber.said(wheel.dialled(), told.orElse(null), unit),
                 window.map(found -> windows.range(found, unit)).orElse(""),
                 read.map(found -> PressureText.text(found, unit)).orElse(null),
                 wheel.lastReading()

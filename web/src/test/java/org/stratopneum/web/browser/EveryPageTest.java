@@ -61,6 +61,8 @@ class EveryPageTest {
             BIKE + "/edit",
             BIKE + "/pocket",
             BIKE + "/elsewhere",
+            BIKE + "/dialling",
+            BIKE + "/rides/new",
             "/places",
             "/places/new",
             "/places/d0000000-0000-4000-8000-000000000105",

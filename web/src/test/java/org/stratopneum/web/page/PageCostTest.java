@@ -46,6 +46,8 @@ class PageCostTest {
                 SKYLARK + "/edit",
                 SKYLARK + "/elsewhere",
                 SKYLARK + "/pocket",
+                SKYLARK + "/dialling",
+                SKYLARK + "/rides/new",
                 "/places",
                 "/places/d0000000-0000-4000-8000-000000000105",
                 SKYLARK + "/wheelsets/new",

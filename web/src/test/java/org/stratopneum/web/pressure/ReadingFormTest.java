@@ -20,6 +20,7 @@ import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Dialled;
 import org.stratopneum.web.bikes.HandGauge;
 import org.stratopneum.web.bikes.Openings;
 import org.stratopneum.web.bikes.Weighed;
@@ -107,6 +108,7 @@ class ReadingFormTest {
                 position,
                 new WheelStanding.Rim(UUID.randomUUID(), "Rim", 21, 622, null, false, RimBed.TAPED, null, null, null),
                 Optional.empty(),
-                Optional.empty());
+                Optional.empty(),
+                Dialled.NOTHING);
     }
 }

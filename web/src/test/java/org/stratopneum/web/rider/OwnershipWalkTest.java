@@ -2,6 +2,7 @@ package org.stratopneum.web.rider;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -134,9 +135,22 @@ class OwnershipWalkTest {
         ids.put(
                 "cards",
                 JobCard.begin(owner, "/wheels/" + wheel, "CLEAN_UP").path().substring("/cards/".length()));
+        ids.put("tracks", track(owner, bike));
         ids.put("places", added(owner, "/places/new", "/places", Map.of("name", "Shed", "height", "310")));
         ids.put("wheelsets", owner.ids("/garage", "/wheelsets/").get(0));
         return ids;
+    }
+
+    /** The same file again is the same track. */
+    private static String track(Guest owner, String bike) {
+        var answer = owner.upload(
+                "/bikes/" + bike + "/rides/new",
+                "/bikes/" + bike + "/tracks",
+                "file",
+                "round.gpx",
+                "<gpx><trk><trkseg><trkpt lat='47' lon='-21'/></trkseg></trk></gpx>".getBytes(StandardCharsets.UTF_8));
+        String address = answer.headers().firstValue("Location").orElseThrow();
+        return address.substring(address.indexOf("track=") + 6);
     }
 
     private static String added(Guest owner, String from, String path, Map<String, String> fields) {

@@ -7,6 +7,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -76,6 +77,22 @@ public final class Guest {
         return send(request(path)
                 .header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString(body)));
+    }
+
+    /** Sends a file with the form that the page {@code from} gives, as a browser does. */
+    public HttpResponse<String> upload(String from, String path, String field, String name, byte[] bytes) {
+        Matcher token = TOKEN.matcher(get(from).body());
+        if (!token.find()) {
+            throw new IllegalStateException("no form on " + from);
+        }
+        String line = "--piece\r\nContent-Disposition: form-data; name=";
+        byte[] head = (line + "\"_csrf\"\r\n\r\n" + token.group(1) + "\r\n" + line + "\"" + field + "\"; filename=\""
+                        + name + "\"\r\nContent-Type: application/gpx+xml\r\n\r\n")
+                .getBytes(StandardCharsets.UTF_8);
+        byte[] tail = "\r\n--piece--\r\n".getBytes(StandardCharsets.UTF_8);
+        return send(request(path)
+                .header("Content-Type", "multipart/form-data; boundary=piece")
+                .POST(HttpRequest.BodyPublishers.ofByteArrays(List.of(head, bytes, tail))));
     }
 
     /** All ids that stand behind {@code prefix} in the links and forms of a page, each once, in their order. */
