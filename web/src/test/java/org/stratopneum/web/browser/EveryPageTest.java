@@ -62,6 +62,7 @@ class EveryPageTest {
             BIKE + "/pocket",
             BIKE + "/elsewhere",
             BIKE + "/dialling",
+            WHEEL + "/gauge",
             BIKE + "/rides/new",
             "/places",
             "/places/new",

@@ -47,6 +47,7 @@ class PageCostTest {
                 SKYLARK + "/elsewhere",
                 SKYLARK + "/pocket",
                 SKYLARK + "/dialling",
+                REAR_WHEEL + "/gauge",
                 SKYLARK + "/rides/new",
                 "/places",
                 "/places/d0000000-0000-4000-8000-000000000105",

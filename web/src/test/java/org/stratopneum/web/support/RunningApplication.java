@@ -43,6 +43,7 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
                 context.getBeanFactory().addBeanPostProcessor(new MovableClock());
             });
             arguments.add("--server.port=0");
+            arguments.add("--stratopneum.gauge.port=0");
             arguments.add("--spring.main.banner-mode=off");
             arguments.add("--logging.level.root=warn");
             arguments.add("--spring.config.additional-location=" + settings.toUri());
