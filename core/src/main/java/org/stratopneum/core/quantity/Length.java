@@ -1,7 +1,6 @@
 package org.stratopneum.core.quantity;
 
 import javax.measure.MetricPrefix;
-import javax.measure.UnitConverter;
 import tech.units.indriya.unit.Units;
 
 /**
@@ -11,8 +10,8 @@ import tech.units.indriya.unit.Units;
  */
 public record Length(double mm) {
 
-    private static final UnitConverter MM_TO_INCH =
-            MetricPrefix.MILLI(Units.METRE).getConverterTo(NonSiUnits.INCH);
+    private static final Conversion MM_TO_INCH =
+            Conversion.of(MetricPrefix.MILLI(Units.METRE).getConverterTo(NonSiUnits.INCH));
 
     public Length {
         if (!(mm >= 0 && mm < Double.POSITIVE_INFINITY)) {
@@ -26,6 +25,6 @@ public record Length(double mm) {
 
     /** @return length (in) */
     public double inches() {
-        return MM_TO_INCH.convert(mm);
+        return MM_TO_INCH.of(mm);
     }
 }

@@ -1,6 +1,5 @@
 package org.stratopneum.core.quantity;
 
-import javax.measure.UnitConverter;
 import tech.units.indriya.unit.Units;
 
 /**
@@ -10,7 +9,7 @@ import tech.units.indriya.unit.Units;
  */
 public record Mass(double kg) {
 
-    private static final UnitConverter KG_TO_LB = Units.KILOGRAM.getConverterTo(NonSiUnits.POUND);
+    private static final Conversion KG_TO_LB = Conversion.of(Units.KILOGRAM.getConverterTo(NonSiUnits.POUND));
 
     public Mass {
         if (!(kg >= 0 && kg < Double.POSITIVE_INFINITY)) {
@@ -24,7 +23,7 @@ public record Mass(double kg) {
 
     /** @return mass (lb) */
     public double pounds() {
-        return KG_TO_LB.convert(kg);
+        return KG_TO_LB.of(kg);
     }
 
     public Mass plus(Mass other) {

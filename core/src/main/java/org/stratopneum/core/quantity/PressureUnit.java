@@ -1,7 +1,6 @@
 package org.stratopneum.core.quantity;
 
 import javax.measure.Unit;
-import javax.measure.UnitConverter;
 import javax.measure.quantity.Pressure;
 
 /** The pressure units found on gauges, each with the step that its gauges can show. */
@@ -10,15 +9,15 @@ public enum PressureUnit implements QuantityUnit {
     BAR(NonSiUnits.BAR, "bar", 0.05, 2),
     KPA(NonSiUnits.KILOPASCAL, "kPa", 5, 0);
 
-    private final UnitConverter toKpa;
-    private final UnitConverter fromKpa;
+    private final Conversion toKpa;
+    private final Conversion fromKpa;
     private final String symbol;
     private final double resolution;
     private final int decimals;
 
     PressureUnit(Unit<Pressure> unit, String symbol, double resolution, int decimals) {
-        this.toKpa = unit.getConverterTo(NonSiUnits.KILOPASCAL);
-        this.fromKpa = NonSiUnits.KILOPASCAL.getConverterTo(unit);
+        this.toKpa = Conversion.of(unit.getConverterTo(NonSiUnits.KILOPASCAL));
+        this.fromKpa = Conversion.of(NonSiUnits.KILOPASCAL.getConverterTo(unit));
         this.symbol = symbol;
         this.resolution = resolution;
         this.decimals = decimals;
@@ -26,12 +25,12 @@ public enum PressureUnit implements QuantityUnit {
 
     /** @return {@code value} of this unit (kPa) */
     public double toKpa(double value) {
-        return toKpa.convert(value);
+        return toKpa.of(value);
     }
 
     /** @return {@code kpa} (this unit) */
     public double fromKpa(double kpa) {
-        return fromKpa.convert(kpa);
+        return fromKpa.of(kpa);
     }
 
     /** @return the step of a usual gauge in this unit: 0.5 psi, 0.05 bar, 5 kPa (common practice) */

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.stream.Stream;
 import javax.measure.Quantity;
 import javax.measure.Unit;
-import javax.measure.UnitConverter;
 import tech.units.indriya.unit.Units;
 
 /** Units that a rider chooses between for everything but pressure, each beside the one that the core reckons with. */
@@ -36,15 +35,15 @@ public enum RiderUnit implements QuantityUnit {
     }
 
     private final Kind kind;
-    private final UnitConverter toCore;
-    private final UnitConverter fromCore;
+    private final Conversion toCore;
+    private final Conversion fromCore;
     private final String symbol;
     private final int decimals;
 
     <Q extends Quantity<Q>> RiderUnit(Kind kind, Unit<Q> unit, Unit<Q> core, String symbol, int decimals) {
         this.kind = kind;
-        this.toCore = unit.getConverterTo(core);
-        this.fromCore = core.getConverterTo(unit);
+        this.toCore = Conversion.of(unit.getConverterTo(core));
+        this.fromCore = Conversion.of(core.getConverterTo(unit));
         this.symbol = symbol;
         this.decimals = decimals;
     }
@@ -55,12 +54,12 @@ public enum RiderUnit implements QuantityUnit {
 
     @Override
     public double toCore(double value) {
-        return toCore.convert(value);
+        return toCore.of(value);
     }
 
     @Override
     public double fromCore(double value) {
-        return fromCore.convert(value);
+        return fromCore.of(value);
     }
 
     @Override
