@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.stratopneum.core.gauge.GaugeFit;
 import org.stratopneum.core.quantity.GaugePressure;
 
 /**
@@ -12,8 +13,9 @@ import org.stratopneum.core.quantity.GaugePressure;
  *
  * @param holding the conditions that hold
  * @param amounts quantities that follow from the set-up; those that cannot be told are absent
+ * @param gauge how the gauge in hand stands to the reference
  */
-public record JobCase(Set<Condition> holding, Map<Amount, Object> amounts) implements Facts {
+public record JobCase(Set<Condition> holding, Map<Amount, Object> amounts, GaugeFit gauge) implements Facts {
 
     public JobCase {
         holding = Set.copyOf(holding);
@@ -46,6 +48,12 @@ public record JobCase(Set<Condition> holding, Map<Amount, Object> amounts) imple
     public static final class Builder {
         private final Set<Condition> holding = EnumSet.noneOf(Condition.class);
         private final Map<Amount, Object> amounts = new EnumMap<>(Amount.class);
+        private GaugeFit gauge = GaugeFit.NONE;
+
+        public Builder readWith(GaugeFit fit) {
+            gauge = fit;
+            return this;
+        }
 
         public Builder when(Condition condition, boolean holds) {
             if (holds) {
@@ -63,7 +71,7 @@ public record JobCase(Set<Condition> holding, Map<Amount, Object> amounts) imple
         }
 
         public JobCase build() {
-            return new JobCase(holding, amounts);
+            return new JobCase(holding, amounts, gauge);
         }
     }
 }

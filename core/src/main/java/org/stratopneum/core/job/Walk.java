@@ -149,6 +149,7 @@ public record Walk(
             return outside;
         }
         return facts.ceiling()
+                .map(facts.gauge()::toShown)
                 .map(GaugePressure::kpa)
                 .filter(most -> value > most)
                 .map(most -> new Problem("value", ABOVE_CEILING, most, value, "kPa"));

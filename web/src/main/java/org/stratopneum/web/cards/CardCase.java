@@ -13,6 +13,7 @@ import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.fit.TapePlan;
 import org.stratopneum.core.fit.TapeStart;
 import org.stratopneum.core.fit.ValveKind;
+import org.stratopneum.core.gauge.GaugeFit;
 import org.stratopneum.core.job.Amount;
 import org.stratopneum.core.job.Condition;
 import org.stratopneum.core.job.Job;
@@ -146,9 +147,10 @@ final class CardCase {
      *
      * @param holding the conditions that held when the card was begun
      * @param riding what the advice says for this wheel, or null
+     * @param gauge how the gauge in hand stands to the reference
      */
-    JobCase jobCase(Set<Condition> holding, GaugePressure riding) {
-        JobCase.Builder builder = new JobCase.Builder();
+    JobCase jobCase(Set<Condition> holding, GaugePressure riding, GaugeFit gauge) {
+        JobCase.Builder builder = new JobCase.Builder().readWith(gauge);
         holding.forEach(condition -> builder.when(condition, true));
         builder.when(Condition.BLOCKED, blocked());
         Optional<GaugePressure> ceiling = goal.setup().flatMap(PressureLimits::ceilingOf);

@@ -74,7 +74,10 @@ class CardReader {
             Rider rider) {
         WheelStanding now = bike.wheel(row.position()).orElseThrow();
         CardCase setUp = setUp(job, choices, now, row.tireId(), bike);
-        JobCase facts = setUp.jobCase(json.readValue(row.holding(), CONDITIONS), riding(bike, now, rider));
+        JobCase facts = setUp.jobCase(
+                json.readValue(row.holding(), CONDITIONS),
+                riding(bike, now, rider),
+                bike.hand().fit());
         Map<String, CardMapper.AnswerRow> own = new HashMap<>();
         answers.stream()
                 .filter(answer -> answer.wheelId().equals(row.wheelId()))

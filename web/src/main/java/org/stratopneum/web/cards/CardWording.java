@@ -3,6 +3,7 @@ package org.stratopneum.web.cards;
 import java.util.List;
 import org.springframework.context.NoSuchMessageException;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.gauge.GaugeFit;
 import org.stratopneum.core.job.Amount;
 import org.stratopneum.core.job.Answer;
 import org.stratopneum.core.job.JobCase;
@@ -61,13 +62,16 @@ class CardWording {
 
     String amount(Amount amount, JobCase facts, Units units) {
         return facts.amount(amount)
-                .map(quantity -> said(amount, quantity, units))
+                .map(quantity -> said(amount, quantity, facts.gauge(), units))
                 .orElseGet(() -> wording.of("amount", amount));
     }
 
-    private static String said(Amount amount, Object quantity, Units units) {
+    private String said(Amount amount, Object quantity, GaugeFit gauge, Units units) {
         if (quantity instanceof GaugePressure pressure) {
-            return PressureText.both(pressure, units.pressure());
+            String told = PressureText.both(pressure, units.pressure());
+            return gauge.changesNothing()
+                    ? told
+                    : wording.text("card.on-gauge", told, PressureText.text(gauge.toShown(pressure), units.pressure()));
         }
         if (quantity instanceof Length length) {
             return amount == Amount.TAPE_LENGTH

@@ -110,7 +110,15 @@ class GaugesTest {
         TypedBike.enter(rider);
         String wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
         JobCard card = JobCard.begin(rider, wheel, "HOLD_TEST");
+        card.goTo("inflate-to-hold");
+        assertThat(card.page())
+                .as("50 psi by the reference is 53 on the dial")
+                .contains("53.0 psi on the gauge in hand");
         card.goTo("hold-start");
+        assertThat(card.answer("unit", "PSI", "value", "53.5", "temperature", "20")
+                        .body())
+                .as("above 50 psi by the reference")
+                .contains("let air out to");
         card.answer("unit", "PSI", "value", "40", "temperature", "20");
         assertThat(rider.get(wheel).body()).contains("hold test begun at 40.0 psi", "37.0 psi by the reference");
     }
