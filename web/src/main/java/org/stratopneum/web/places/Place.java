@@ -24,7 +24,8 @@ public record Place(
         LocalDate retiredOn,
         int version) {
 
+    /** Its id is its name there: a place that is called something else has the same weather. */
     public Weather.Station station() {
-        return new Weather.Station(name, heightM, latitudeDeg, longitudeDeg);
+        return new Weather.Station(id.toString(), heightM, latitudeDeg, longitudeDeg);
     }
 }

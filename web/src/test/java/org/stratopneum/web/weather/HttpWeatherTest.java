@@ -13,6 +13,8 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.stratopneum.web.standin.SimulatedWeather;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
@@ -78,11 +80,34 @@ class HttpWeatherTest {
     }
 
     @Test
-    void whatDoesNotAnswerOrTalksNonsenseIsNoWeather() {
-        answer = "{\"days\":[{\"day\":\"2025-03-02\",\"lowC\":30,\"highC\":4,\"relativeHumidity\":7}]}";
-        assertThat(client().day(STATION, DAY)).isEmpty();
-        answer = "the sun will shine";
-        assertThat(client().day(STATION, DAY)).isEmpty();
+    void anAnswerIsGoodForAWhile() {
+        answer = "{\"days\":[{\"day\":\"2025-03-02\",\"lowC\":-3,\"highC\":4,\"relativeHumidity\":0.8}]}";
+        Weather weather = client();
+        assertThat(weather.day(STATION, DAY)).isPresent();
+        asked = null;
+        assertThat(weather.day(STATION, DAY)).isPresent();
+        assertThat(asked).as("asked again").isNull();
+        assertThat(weather.day(STATION, DAY.plusDays(1))).isPresent();
+        assertThat(asked).as("another day").isNotNull();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "{\"days\":[{\"day\":\"2025-03-02\",\"lowC\":30,\"highC\":4,\"relativeHumidity\":7}]}",
+                "the sun will shine"
+            })
+    void nonsenseIsNoWeatherAndTheServiceIsLeftAloneForAWhile(String nonsense) {
+        answer = nonsense;
+        Weather weather = client();
+        assertThat(weather.day(STATION, DAY)).isEmpty();
+        asked = null;
+        assertThat(weather.day(STATION, DAY.plusDays(1))).isEmpty();
+        assertThat(asked).isNull();
+    }
+
+    @Test
+    void whatDoesNotAnswerIsNoWeather() {
         Weather gone = client();
         service.stop(0);
         assertThat(gone.day(STATION, DAY)).isEmpty();
