@@ -83,9 +83,10 @@ class DemoGarage implements SmartLifecycle {
                     clock.instant());
             parts.load("demo/garage.sql");
             DemoPen pen = new DemoPen(logbook, today, zone, SEED);
-            year.write(pen);
-            bench.write(pen);
+            year.fit(pen);
             rides.write(pen);
+            year.read(pen);
+            bench.write(pen);
             parts.load("demo/card.sql");
             gauges.refit();
             LOG.info("Demo garage loaded with {} log entries", pen.entries());

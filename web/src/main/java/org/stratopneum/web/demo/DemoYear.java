@@ -69,10 +69,14 @@ class DemoYear {
         this.riders = riders;
     }
 
-    /** Writes the year that ends today. */
-    void write(DemoPen pen) {
+    /** What was fitted in the year that ends today. */
+    void fit(DemoPen pen) {
+        new Writing(pen, new Random(SEED)).fittings();
+    }
+
+    /** What was read in that year, and set as it is told now. */
+    void read(DemoPen pen) {
         Writing writing = new Writing(pen, new Random(SEED));
-        writing.fittings();
         WHEELS.forEach(wheel -> writing.readings(wheel, told(wheel)));
     }
 

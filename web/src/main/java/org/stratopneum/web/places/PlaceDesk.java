@@ -93,9 +93,11 @@ class PlaceDesk {
         return Numbers.fixed(place.heightM(), 0) + " m";
     }
 
-    private static String span(DailyWeather day, Rider rider) {
-        return QuantityText.number(day.lowC(), rider.temperatureUnit()) + " – "
-                + QuantityText.text(day.highC(), rider.temperatureUnit());
+    private String span(DailyWeather day, Rider rider) {
+        return wording.text(
+                "place.span",
+                QuantityText.number(day.lowC(), rider.temperatureUnit()),
+                QuantityText.text(day.highC(), rider.temperatureUnit()));
     }
 
     private static String humidity(DailyWeather day) {
@@ -132,7 +134,7 @@ class PlaceDesk {
         }
         LocalDate today = today(rider);
         List<PlacePage.Day> days = weather.days(place.station(), today, today.plusDays(DAYS - 1L)).stream()
-                .map(day -> new PlacePage.Day(Age.weekday(day.day()), span(day, rider), humidity(day)))
+                .map(day -> new PlacePage.Day(Age.shortDay(day.day()), span(day, rider), humidity(day)))
                 .toList();
         return new PlacePage(
                 place.id(), place.name(), form, rider.units(), place.home(), days, source(), place.version());

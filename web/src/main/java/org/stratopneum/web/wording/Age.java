@@ -15,6 +15,7 @@ public final class Age {
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Wording.LOCALE);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Wording.LOCALE);
     private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEEE, d MMM", Wording.LOCALE);
+    private static final DateTimeFormatter SHORT_DAY = DateTimeFormatter.ofPattern("EEE d MMM", Wording.LOCALE);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE, d MMMM yyyy", Wording.LOCALE);
 
     private Age() {}
@@ -55,6 +56,11 @@ public final class Age {
     /** "Saturday, 28 Nov": a day that is near. */
     public static String weekday(LocalDate day) {
         return WEEKDAY.format(day);
+    }
+
+    /** "Sat 28 Nov": in a narrow column. */
+    public static String shortDay(LocalDate day) {
+        return SHORT_DAY.format(day);
     }
 
     public static String time(Instant then, ZoneId zone) {

@@ -195,7 +195,8 @@ final class Browser implements AutoCloseable {
 
     /** How far the page is wider than the window (px); 0 when it does not scroll sideways. */
     long sidewaysScroll() {
-        return ((Number) driver.executeScript("return document.documentElement.scrollWidth - window.innerWidth"))
+        return ((Number) driver.executeScript(
+                        "return document.documentElement.scrollWidth - document.documentElement.clientWidth"))
                 .longValue();
     }
 
