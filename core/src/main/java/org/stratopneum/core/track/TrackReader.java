@@ -1,5 +1,7 @@
 package org.stratopneum.core.track;
 
+import com.ctc.wstx.api.WstxInputProperties;
+import com.ctc.wstx.stax.WstxInputFactory;
 import java.io.FilterInputStream;
 import java.io.InputStream;
 import java.time.DateTimeException;
@@ -33,6 +35,11 @@ public final class TrackReader {
 
     private static final double HIGHEST_M = 9000;
 
+    /** No GPX is nested deeper, or has longer attributes (letters). */
+    private static final int DEEPEST = 100;
+
+    private static final int LONGEST_ATTRIBUTE = 10_000;
+
     private final XMLStreamReader xml;
     private final String field;
     private final TrackSum sum = new TrackSum();
@@ -48,9 +55,12 @@ public final class TrackReader {
      * @throws InvalidInputException when it is not XML, has a document type, is not GPX, or has no point
      */
     public static Track read(InputStream in, String field) {
-        XMLInputFactory factory = XMLInputFactory.newInstance();
+        // what nobody asks for is skipped without being kept, and depth, names and attributes have their limits
+        XMLInputFactory factory = new WstxInputFactory();
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
         factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+        factory.setProperty(WstxInputProperties.P_MAX_ELEMENT_DEPTH, DEEPEST);
+        factory.setProperty(WstxInputProperties.P_MAX_ATTRIBUTE_SIZE, LONGEST_ATTRIBUTE);
         try {
             XMLStreamReader xml = factory.createXMLStreamReader(new Unclosed(in));
             try {

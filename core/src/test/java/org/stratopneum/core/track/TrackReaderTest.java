@@ -100,6 +100,17 @@ class TrackReaderTest {
         assertRefused("<!DOCTYPE gpx SYSTEM \"file:///etc/passwd\"><gpx/>", "has-doctype");
     }
 
+    /** Bombs: thousands of elements in each other, an attribute of a megabyte; a remark of one is passed over. */
+    @Test
+    void depthAndLengthHaveTheirLimits() {
+        assertRefused("<gpx>" + "<a>".repeat(5000), "not-xml");
+        assertRefused("<gpx name=\"" + "a".repeat(1 << 20) + "\"/>", "not-xml");
+        String remark = "<!-- " + "a > b ".repeat(200_000) + " -->";
+        assertThat(read(HEAD + remark + segment(point(47, -21, "")) + "</trk></gpx>")
+                        .points())
+                .isEqualTo(1);
+    }
+
     private static void assertRefused(String text, String code) {
         assertThatThrownBy(() -> read(text)).isInstanceOfSatisfying(InvalidInputException.class, exception -> {
             assertThat(exception.problems()).extracting("field", "code").containsExactly(tuple("file", code));

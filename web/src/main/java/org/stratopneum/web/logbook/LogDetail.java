@@ -232,6 +232,7 @@ public sealed interface LogDetail {
         public static final Range DISTANCE_M = Range.above(0, 2_000_000, "m");
 
         public static final Range CLIMB_M = Range.closed(0, 50_000, "m");
+        private static final double ROUNDED = 0.002;
         public static final Range MINUTES = Range.above(0, 30 * 24 * 60, "min");
 
         public Ridden {
@@ -241,6 +242,38 @@ public sealed interface LogDetail {
             problems.checkIfPresent("minutes", minutes, MINUTES);
             problems.throwIfAny();
             ground = Map.copyOf(ground);
+        }
+
+        /**
+         * The same with what the chain gave on the day of the ride, for what is put right later with other tires on: as
+         * long as the ground is still that of {@code before}.
+         */
+        public Ridden asRiddenThen(Ridden before) {
+            return wet == before.wet && sameGround(ground, before.ground)
+                    ? new Ridden(
+                            distanceM,
+                            climbM,
+                            minutes,
+                            ground,
+                            wet,
+                            readIn,
+                            track,
+                            told(rear, before.rear),
+                            told(front, before.front))
+                    : this;
+        }
+
+        /** Shares were rounded when they stood in the form. */
+        private static boolean sameGround(Map<Ground, Double> one, Map<Ground, Double> other) {
+            return one.keySet().equals(other.keySet())
+                    && one.entrySet().stream()
+                            .allMatch(entry -> Math.abs(entry.getValue() - other.get(entry.getKey())) < ROUNDED);
+        }
+
+        private static WheelNote told(WheelNote note, WheelNote before) {
+            return note == null || before == null || before.chainKpa == null
+                    ? note
+                    : new WheelNote(note.startKpa, before.chainKpa, note.feel, note.burp, note.strike);
         }
 
         @Override

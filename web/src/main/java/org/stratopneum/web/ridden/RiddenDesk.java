@@ -249,7 +249,7 @@ class RiddenDesk {
                     problemWording.messages(reader.problems().list()));
             return new Outcome(page(bike, rider, new FormView(typed, errors), form, rideProblems, known), null);
         }
-        LogDetail.Ridden detail = new LogDetail.Ridden(
+        LogDetail.Ridden fresh = new LogDetail.Ridden(
                 said.get().distanceM(),
                 said.get().climbM(),
                 said.get().minutes(),
@@ -259,6 +259,9 @@ class RiddenDesk {
                 track,
                 said.get().notes().get(WheelPosition.REAR),
                 said.get().notes().get(WheelPosition.FRONT));
+        LogDetail.Ridden detail = corrected
+                .map(row -> fresh.asRiddenThen((LogDetail.Ridden) logbook.detailOf(row)))
+                .orElse(fresh);
         Instant now = logbook.now();
         if (corrected.isPresent()) {
             Instant at = said.get().at() == null
