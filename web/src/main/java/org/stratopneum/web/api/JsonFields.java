@@ -1,5 +1,7 @@
 package org.stratopneum.web.api;
 
+import java.time.DateTimeException;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -23,6 +25,12 @@ final class JsonFields {
     static final String UNKNOWN_FIELD = "unknown-field";
     static final String UNKNOWN_VALUE = "unknown-value";
     static final String NOT_WHOLE = "not-whole";
+    static final String NOT_A_DAY = "not-a-day";
+
+    /** No tire was filled before, and nobody asks beyond. */
+    private static final int FIRST_YEAR = 1990;
+
+    private static final int LAST_YEAR = 2200;
 
     private final JsonNode node;
     private final String path;
@@ -174,6 +182,25 @@ final class JsonFields {
         return choice(field, type);
     }
 
+    /** A day that must be there, as YYYY-MM-DD. */
+    Optional<LocalDate> day(String field) {
+        JsonNode value = present(field).orElse(null);
+        if (value == null) {
+            missing(field);
+            return Optional.empty();
+        }
+        try {
+            LocalDate day = value.isString() ? LocalDate.parse(value.asString()) : null;
+            if (day != null && day.getYear() >= FIRST_YEAR && day.getYear() <= LAST_YEAR) {
+                return Optional.of(day);
+            }
+        } catch (DateTimeException exception) {
+            // the fault below says so
+        }
+        problems.add(Problem.of(at(field), value.isString() ? NOT_A_DAY : Problem.WRONG_TYPE));
+        return Optional.empty();
+    }
+
     /** An object that must be there; where it is not, its fields report nothing more. */
     JsonFields object(String field) {
         JsonNode value = present(field).orElse(null);
@@ -189,6 +216,11 @@ final class JsonFields {
     /** An object that may be absent; then empty. */
     Optional<JsonFields> optionalObject(String field) {
         return has(field) ? Optional.of(object(field)) : Optional.empty();
+    }
+
+    /** The objects of a list that may be absent; then none. */
+    List<JsonFields> optionalObjects(String field) {
+        return has(field) ? objects(field) : List.of();
     }
 
     /** The objects of a list that must be there. */

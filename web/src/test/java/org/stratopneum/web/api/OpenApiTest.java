@@ -84,7 +84,7 @@ class OpenApiTest {
             String at = pointer + "/" + property.getKey();
             if (field.has("$ref")) {
                 walk(calculator, field, at, example, checked);
-            } else if (field.has("items")) {
+            } else if (field.has("items") && !example.at(at + "/0").isMissingNode()) {
                 walk(calculator, field.get("items"), at + "/0", example, checked);
             } else if (field.has("minimum")) {
                 double lowest = field.get("minimum").asDouble();

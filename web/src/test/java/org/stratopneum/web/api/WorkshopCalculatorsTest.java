@@ -3,7 +3,9 @@ package org.stratopneum.web.api;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -139,6 +141,53 @@ class WorkshopCalculatorsTest {
                 .contains("valve-base");
     }
 
+    /** Handbook, page 1: 10 mm in a 60-622 are 31.38 ml. */
+    @Test
+    void aPoolIsToldByDepthAndByVolume() {
+        JsonNode byDepth = ok("/sealant/pool", "{%s, \"depthMm\": 10}".formatted(TIRE));
+        assertThat(byDepth.get("volumeMl").asDouble()).isCloseTo(31.38, within(0.005));
+        JsonNode byVolume = ok("/sealant/pool", "{%s, \"volumeMl\": 31.38}".formatted(TIRE));
+        assertThat(byVolume.get("depthMm").asDouble()).isCloseTo(10, within(0.001));
+        assertThat(byVolume.get("mlPerMm").asDouble()).isBetween(5.0, 7.0);
+        Site.Answer deep = site.calculate("/sealant/pool", "{%s, \"depthMm\": 70}".formatted(TIRE));
+        assertThat(deep.status()).isEqualTo(400);
+        assertThat(deep.json().at("/errors/0/code").asString()).isEqualTo("deeper-than-tire");
+        assertThat(deep.json().at("/errors/0/limit").asDouble()).isCloseTo(55.98, within(0.01));
+    }
+
+    /** Handbook, page 5: a standard dose at 20 C and 50 % wants a refresh after 122 days, a look after 69. */
+    @Test
+    void theForecastWithoutADipIsTheTradesHabit() {
+        String asked =
+                "{%s, \"filledOn\": \"2026-03-01\", \"filledMl\": 101.46, \"asOf\": \"2026-03-01\", \"climate\": %s}";
+        JsonNode mild =
+                ok("/sealant/forecast", asked.formatted(TIRE, "{\"temperatureC\": 20, \"relativeHumidity\": 0.5}"));
+        assertThat(LocalDate.parse(mild.get("refreshBy").asString()))
+                .isBetween(LocalDate.of(2026, 6, 30), LocalDate.of(2026, 7, 2));
+        assertThat(LocalDate.parse(mild.get("checkBy").asString()))
+                .isBetween(LocalDate.of(2026, 5, 8), LocalDate.of(2026, 5, 10));
+        assertThat(mild.at("/volumeMl/p50").asDouble()).isCloseTo(101.46, within(1e-9));
+        assertThat(mild.at("/rateFactor/p50").asDouble()).isCloseTo(1, within(0.01));
+        String month = "{\"temperatureC\": 20, \"relativeHumidity\": 0.5}";
+        JsonNode monthly = ok(
+                "/sealant/forecast",
+                asked.formatted(TIRE, "{\"monthly\": [" + String.join(",", Collections.nCopies(12, month)) + "]}"));
+        assertThat(monthly).as("the same air by month").isEqualTo(mild);
+    }
+
+    @Test
+    void aDeepDipMovesTheForecastLater() {
+        String asked =
+                "{%s, \"filledOn\": \"2026-03-01\", \"filledMl\": 101, \"asOf\": \"2026-05-15\", \"casing\": \"HEAVY\","
+                        + " \"climate\": {\"temperatureC\": 20, \"relativeHumidity\": 0.5}, \"dips\": [%s]}";
+        JsonNode without = ok("/sealant/forecast", asked.formatted(TIRE, ""));
+        JsonNode with = ok("/sealant/forecast", asked.formatted(TIRE, "{\"on\": \"2026-04-30\", \"depthMm\": 17}"));
+        assertThat(with.at("/volumeMl/p50").asDouble())
+                .isGreaterThan(without.at("/volumeMl/p50").asDouble());
+        assertThat(with.get("refreshBy").asString())
+                .isGreaterThan(without.get("refreshBy").asString());
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
@@ -149,6 +198,12 @@ class WorkshopCalculatorsTest {
                 "/fit/tape | {\"rim\": {\"internalWidthMm\": 30, \"beadSeatDiameterMm\": 622}, \"start\": \"THREE_HOLES\"}"
                         + " | rim.spokes",
                 "/sealant/dose | {\"school\": \"LAVISH\", \"insert\": 1} | tire, school, insert",
+                "/sealant/pool | {\"depthMm\": 3, \"volumeMl\": 4} | tire, depthMm, volumeMl",
+                "/sealant/forecast | {\"filledOn\": \"soon\", \"filledMl\": 5000, \"climate\": {\"relativeHumidity\": 1.2},"
+                        + " \"dips\": [{\"depthMm\": -1}]} | tire, filledOn, filledMl, asOf, climate.temperatureC,"
+                        + " climate.relativeHumidity, dips[0].on, dips[0].depthMm",
+                "/sealant/forecast | {\"filledOn\": \"2026-03-01\", \"filledMl\": 50, \"asOf\": \"2026-02-01\","
+                        + " \"climate\": {\"monthly\": []}} | tire, asOf, climate.monthly",
                 "/air/chamber | {\"chamberL\": 0, \"maxKpa\": \"high\"} | tire, chamberL, chamberGaugeKpa, maxKpa",
                 "/air/hole | {\"seconds\": 0, \"heightM\": 20000} | tire, startGaugeKpa, endGaugeKpa, seconds, heightM",
                 "/air/cartridge | {\"massG\": 500, \"count\": 1.5} | tire, massG, count",

@@ -1,0 +1,135 @@
+package org.stratopneum.core.tire;
+
+import org.hipparchus.analysis.UnivariateFunction;
+import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
+import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
+import org.hipparchus.analysis.solvers.AllowedSolution;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.check.Problems;
+import org.stratopneum.core.check.Range;
+
+/**
+ * Liquid standing in an upright wheel that is off the ground: how much a pool of some depth holds, by the exact integral
+ * over the arc of the casing as it curves along the wheel. It leaves out the film on the walls, which no stick sees, the
+ * casing's thickness, and lumps.
+ */
+public final class LiquidPool {
+
+    private static final double MM3_PER_ML = 1000;
+
+    /** So many nodes give ten digits: the integrand is smooth once its end is straightened. */
+    private static final GaussIntegrator NODES = new GaussIntegratorFactory().legendre(40, 0, 1);
+
+    private static final double TOLERANCE_MM = 1e-10;
+    private static final int MOST_EVALUATIONS = 200;
+
+    /** Deeper than the tire is high no stick can go. */
+    public static final String DEEPER_THAN_TIRE = "deeper-than-tire";
+
+    /** More than the tire holds when it stands to its bead seats. */
+    public static final String MORE_THAN_TIRE = "more-than-tire";
+
+    private final double arcRadius;
+    private final double toCentre;
+    private final double toTread;
+    private final double height;
+
+    private LiquidPool(TireSection section) {
+        arcRadius = section.arcRadiusMm();
+        toCentre = section.beadSeatDiameterMm() / 2 + section.centreHeightMm();
+        toTread = toCentre + arcRadius;
+        height = section.height().mm();
+    }
+
+    public static LiquidPool in(TireSection section) {
+        return new LiquidPool(section);
+    }
+
+    /** Depths that a pool can have (mm). */
+    public Range depths() {
+        return Range.closed(0, height, "mm");
+    }
+
+    /**
+     * @param depthMm depth at the lowest point (mm)
+     * @return volume (ml)
+     * @throws InvalidInputException on a depth outside {@link #depths()}
+     */
+    public double volumeMl(double depthMm) {
+        check(depthMm);
+        return volume(depthMm) / MM3_PER_ML;
+    }
+
+    private void check(double depthMm) {
+        Problems problems = new Problems();
+        if (depthMm > height) {
+            problems.add(new Problem("depthMm", DEEPER_THAN_TIRE, height, depthMm, "mm"));
+        } else {
+            problems.check("depthMm", depthMm, depths());
+        }
+        problems.throwIfAny();
+    }
+
+    private double volume(double depth) {
+        return 2
+                * along(depth, (theta, t) -> {
+                    double half = halfWidth(t);
+                    return toCentre * (arcRadius * arcRadius * Math.acos(Math.min(1, t / arcRadius)) - t * half)
+                            + 2.0 / 3 * half * half * half;
+                });
+    }
+
+    /** How much a millimetre more of depth is there (ml/mm): the area of the pool's surface. */
+    public double mlPerMm(double depthMm) {
+        check(depthMm);
+        double level = toTread - depthMm;
+        return 4
+                * along(depthMm, (theta, t) -> halfWidth(t) * level / (Math.cos(theta) * Math.cos(theta)))
+                / MM3_PER_ML;
+    }
+
+    private double halfWidth(double t) {
+        return Math.sqrt(Math.max(0, arcRadius * arcRadius - t * t));
+    }
+
+    /** Something at an angle from the lowest point, where the level lies {@code t} outside of the arc's centre (mm). */
+    private interface Slice {
+        double at(double theta, double t);
+    }
+
+    /** Integral from the lowest point to where the pool ends; its end is straightened by a square. */
+    private double along(double depth, Slice slice) {
+        double level = toTread - depth;
+        double end = Math.acos(Math.min(1, level / toTread));
+        UnivariateFunction straightened = s -> {
+            double theta = end * (1 - s * s);
+            double t = Math.min(arcRadius, level / Math.cos(theta) - toCentre);
+            return slice.at(theta, t) * 2 * s * end;
+        };
+        return NODES.integrate(straightened);
+    }
+
+    /**
+     * @param volumeMl volume (ml)
+     * @return depth of the pool (mm)
+     * @throws InvalidInputException below nothing, or above what stands in the tire up to its bead seats
+     */
+    public double depthMm(double volumeMl) {
+        double most = volume(height) / MM3_PER_ML;
+        Problems problems = new Problems();
+        if (volumeMl > most) {
+            problems.add(new Problem("volumeMl", MORE_THAN_TIRE, most, volumeMl, "ml"));
+        } else {
+            problems.check("volumeMl", volumeMl, Range.closed(0, most, "ml"));
+        }
+        problems.throwIfAny();
+        if (volumeMl == 0) {
+            return 0;
+        }
+        var solver = new BracketingNthOrderBrentSolver(TOLERANCE_MM, TOLERANCE_MM, 5);
+        return solver.solve(
+                MOST_EVALUATIONS, depth -> volume(depth) / MM3_PER_ML - volumeMl, 0, height, AllowedSolution.ANY_SIDE);
+    }
+}
