@@ -14,8 +14,10 @@ comment on column place.indoor_c is 'What the room keeps where bikes stand there
 alter table log_entry drop constraint log_entry_kind_check;
 alter table log_entry add constraint log_entry_kind_check check (kind in (
   'PRESSURE_READ', 'TIRE_FITTED', 'TIRE_REMOVED', 'WHEELSET_MOUNTED', 'HOLD_STARTED', 'HOLD_ENDED', 'RIM_TAPED',
-  'PART_FITTED', 'SEALANT_ADDED', 'JOB_ENDED', 'WARNING_ACCEPTED', 'RIDDEN', 'OWN_PRESSURE', 'DIALLING_RESET'));
+  'PART_FITTED', 'SEALANT_ADDED', 'JOB_ENDED', 'WARNING_ACCEPTED', 'RIDDEN', 'OWN_PRESSURE', 'DIALLING_RESET',
+  'SEALANT_DIPPED', 'SEALANT_HEARD', 'PUNCTURE_SEALED'));
 alter table log_entry
+  add check (kind not in ('SEALANT_DIPPED', 'SEALANT_HEARD', 'PUNCTURE_SEALED') or wheel_id is not null),
   add check (kind not in ('RIDDEN', 'OWN_PRESSURE', 'DIALLING_RESET') or bike_id is not null);
 
 -- What suits a rider is learned from these.

@@ -187,12 +187,12 @@ public final class SealantForecast {
         return values[order[SAMPLES - 1]];
     }
 
-    /** First day on which it is too little with a probability of a tenth; six months after it was renewed at the latest. */
+    /** First day on which it is too little with a probability of a tenth; six months after it was filled in at the latest. */
     public LocalDate checkBy() {
         return tooLittle(CHECK_AT);
     }
 
-    /** First day on which it is too little as likely as not; six months after it was renewed at the latest. */
+    /** First day on which it is too little as likely as not; six months after it was filled in at the latest. */
     public LocalDate refreshBy() {
         return tooLittle(REFRESH_AT);
     }
@@ -205,7 +205,7 @@ public final class SealantForecast {
                     : crossed[i];
         }
         double deficit = quantile(crossing, probability);
-        LocalDate latest = renewedOn.plusMonths(LONGEST_MONTHS);
+        LocalDate latest = filledOn.plusMonths(LONGEST_MONTHS);
         LocalDate at = filledOn;
         double sum = 0;
         while (sum < deficit && at.isBefore(latest)) {
@@ -213,6 +213,11 @@ public final class SealantForecast {
             at = at.plusDays(1);
         }
         return at.isAfter(latest) ? latest : at;
+    }
+
+    /** When the oldest of what is in there went in. */
+    public LocalDate renewedOn() {
+        return renewedOn;
     }
 
     /** When it was last filled in or topped up. */

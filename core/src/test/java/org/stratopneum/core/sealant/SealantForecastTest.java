@@ -128,7 +128,8 @@ class SealantForecastTest {
         SealantForecast before = SealantForecast.of(tire(WIDE), MILD, List.of(filled), FILLED.plusDays(90));
         assertThat(topped.volumeMl().p50()).isCloseTo(before.volumeMl().p50() + 50, within(1e-9));
         assertThat(topped.refreshBy()).isAfter(before.refreshBy());
-        assertThat(topped.refreshBy()).isBeforeOrEqualTo(FILLED.plusMonths(6));
+        assertThat(topped.refreshBy()).isBeforeOrEqualTo(FILLED.plusDays(90).plusMonths(6));
+        assertThat(topped.renewedOn()).isEqualTo(FILLED);
         assertThatThrownBy(() -> SealantForecast.of(tire(WIDE), MILD, List.of(more), FILLED))
                 .isInstanceOf(IllegalArgumentException.class);
     }

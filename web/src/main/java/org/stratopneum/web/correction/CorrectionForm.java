@@ -77,7 +77,7 @@ final class CorrectionForm {
         } else if (detail instanceof LogDetail.SealantAdded added) {
             corrected = reader.requiredQuantity(
                             "volume", Measured.SEALANT.range(), rider.volumeUnit(), added.volumeMl())
-                    .map(LogDetail.SealantAdded::new)
+                    .map(ml -> new LogDetail.SealantAdded(ml, added.renewed()))
                     .orElse(null);
         } else if (detail instanceof LogDetail.TireFitted fitted) {
             corrected = fitting(reader, fitted).orElse(null);

@@ -67,9 +67,17 @@ class DemoBench {
                     filling.bottle == null ? subject : subject.with(filling.bottle),
                     new LogDetail.SealantAdded(filling.ml));
         }
+        // the front tire of the workhorse dries a little faster than the usual one
+        dip(pen, 45, List.of(12.0, 15.0, 15.0, 14.0));
+        dip(pen, 8, List.of(14.0, 16.0, 15.0, 16.0));
+        pen.write(pen.at(17, 19, 0), subject(1, 2, DemoWheel.id(702)), new LogDetail.PunctureSealed());
         // seeped at first; shaken and laid on its sides it held
         hold(pen, FIRST_DAY, 34.0);
         hold(pen, FIRST_DAY - 1, 39.0);
+    }
+
+    private static void dip(DemoPen pen, int daysAgo, List<Double> depthsMm) {
+        pen.write(pen.at(daysAgo, 19, 20), subject(1, 2, DemoWheel.id(702)), new LogDetail.SealantDipped(depthsMm));
     }
 
     private static void hold(DemoPen pen, int daysAgo, double morningPsi) {

@@ -66,7 +66,7 @@ class LogController {
 
     /**
      * @param wheel the wheel's page to go back to, or null
-     * @param from garage to go back there, or null for the log
+     * @param from garage to go back there, sealant for that page of the wheel, or null for the log
      */
     @PostMapping("/log/strike")
     String strike(
@@ -89,7 +89,7 @@ class LogController {
         if (wheel == null && !"garage".equals(from)) {
             return "redirect:/log";
         }
-        String page = wheel == null ? "/garage" : "/wheels/" + wheel;
+        String page = wheel == null ? "/garage" : "/wheels/" + wheel + ("sealant".equals(from) ? "/sealant" : "");
         return "redirect:"
                 + UriComponentsBuilder.fromPath(page)
                         .queryParam(outcome, entries.toArray())

@@ -1,5 +1,6 @@
 package org.stratopneum.web.logbook;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -175,8 +176,18 @@ public sealed interface LogDetail {
         }
     }
 
-    /** Sealant went in (ml), from the bottle that the entry names. */
-    record SealantAdded(double volumeMl) implements LogDetail {
+    /**
+     * Sealant went in (ml), from the bottle that the entry names.
+     *
+     * @param renewed whether what was in there was cleaned out first; null counts as not
+     */
+    record SealantAdded(double volumeMl, Boolean renewed) implements LogDetail {
+
+        /** Over what is in there. */
+        public SealantAdded(double volumeMl) {
+            this(volumeMl, null);
+        }
+
         public SealantAdded {
             Problems problems = new Problems();
             problems.check("volumeMl", volumeMl, Measured.SEALANT.range());
@@ -186,6 +197,69 @@ public sealed interface LogDetail {
         @Override
         public LogKind kind() {
             return LogKind.SEALANT_ADDED;
+        }
+    }
+
+    /**
+     * A stick was dipped through the open valve.
+     *
+     * @param depthsMm every dip in its order, the first one too, which only clears the stem (mm)
+     */
+    record SealantDipped(List<Double> depthsMm) implements LogDetail {
+
+        /** No tire is higher (mm). */
+        public static final Range DEPTH_MM = Range.closed(0, 150, "mm");
+
+        /** The first clears the stem, another one counts. */
+        public static final int LEAST_DIPS = 2;
+
+        public SealantDipped {
+            depthsMm = List.copyOf(depthsMm);
+            Problems problems = new Problems();
+            depthsMm.forEach(depth -> problems.check("depthsMm", depth, DEPTH_MM));
+            problems.throwIfAny();
+            if (depthsMm.size() < LEAST_DIPS) {
+                throw new IllegalArgumentException("a dip that counts comes after the first");
+            }
+        }
+
+        /** Mean of what counts (mm). */
+        public double depthMm() {
+            return depthsMm.stream()
+                    .skip(1)
+                    .mapToDouble(Double::doubleValue)
+                    .average()
+                    .orElseThrow();
+        }
+
+        @Override
+        public LogKind kind() {
+            return LogKind.SEALANT_DIPPED;
+        }
+    }
+
+    /** The wheel was shaken, or looked into, and this was heard or seen. */
+    record SealantHeard(Sound sound) implements LogDetail {
+
+        /** What sealant sounds like. */
+        public enum Sound {
+            SLOSHES,
+            SILENT,
+            RATTLES,
+            DRY
+        }
+
+        @Override
+        public LogKind kind() {
+            return LogKind.SEALANT_HEARD;
+        }
+    }
+
+    /** A hole closed by itself and took some sealant with it. */
+    record PunctureSealed() implements LogDetail {
+        @Override
+        public LogKind kind() {
+            return LogKind.PUNCTURE_SEALED;
         }
     }
 

@@ -17,13 +17,19 @@ public enum LogKind {
     WARNING_ACCEPTED(LogDetail.WarningAccepted.class),
     RIDDEN(LogDetail.Ridden.class),
     OWN_PRESSURE(LogDetail.OwnPressure.class),
-    DIALLING_RESET(LogDetail.DiallingReset.class);
+    DIALLING_RESET(LogDetail.DiallingReset.class),
+    SEALANT_DIPPED(LogDetail.SealantDipped.class),
+    SEALANT_HEARD(LogDetail.SealantHeard.class),
+    PUNCTURE_SEALED(LogDetail.PunctureSealed.class);
 
     /** Whatever a gauge showed. */
     public static final List<LogKind> READINGS = List.of(PRESSURE_READ, HOLD_STARTED, HOLD_ENDED);
 
     /** What went on a wheel and came off it. */
     public static final List<LogKind> FITTINGS = List.of(TIRE_FITTED, TIRE_REMOVED);
+
+    /** All that tells how much sealant is in a tire. */
+    public static final List<LogKind> SEALANT = List.of(SEALANT_ADDED, SEALANT_DIPPED, SEALANT_HEARD, PUNCTURE_SEALED);
 
     /** All that tells which pressure suits the rider. */
     public static final List<LogKind> DIALLING = List.of(RIDDEN, OWN_PRESSURE, DIALLING_RESET);
@@ -37,6 +43,9 @@ public enum LogKind {
             RIM_TAPED,
             PART_FITTED,
             SEALANT_ADDED,
+            SEALANT_DIPPED,
+            SEALANT_HEARD,
+            PUNCTURE_SEALED,
             JOB_ENDED,
             WARNING_ACCEPTED);
 

@@ -99,7 +99,18 @@ public class LogWording {
 
     private String setUp(LogRow row, LogDetail detail, Rider rider) {
         if (detail instanceof LogDetail.SealantAdded added) {
-            return wording.text("log.sealant", QuantityText.text(added.volumeMl(), rider.volumeUnit()));
+            return wording.text(
+                    Boolean.TRUE.equals(added.renewed()) ? "log.sealant.renewed" : "log.sealant",
+                    QuantityText.text(added.volumeMl(), rider.volumeUnit()));
+        }
+        if (detail instanceof LogDetail.SealantDipped dipped) {
+            return wording.text("log.dipped", QuantityText.text(dipped.depthMm(), rider.lengthUnit()));
+        }
+        if (detail instanceof LogDetail.SealantHeard heard) {
+            return wording.of("sound", heard.sound());
+        }
+        if (detail instanceof LogDetail.PunctureSealed) {
+            return wording.text("log.puncture-sealed");
         }
         if (detail instanceof LogDetail.JobEnded ended) {
             return wording.text("log.job", wording.of("job", ended.job()), wording.of("ending", ended.ending()));

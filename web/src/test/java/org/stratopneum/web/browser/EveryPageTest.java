@@ -63,6 +63,8 @@ class EveryPageTest {
             BIKE + "/elsewhere",
             BIKE + "/dialling",
             WHEEL + "/gauge",
+            WHEEL + "/sealant",
+            TUBED_WHEEL + "/sealant",
             BIKE + "/rides/new",
             "/places",
             "/places/new",

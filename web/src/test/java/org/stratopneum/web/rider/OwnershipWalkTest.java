@@ -199,6 +199,9 @@ class OwnershipWalkTest {
         fields.put("answer", "DONE");
         fields.put("code", "tubeless-not-marked");
         fields.put("note", "known");
+        fields.put("sound", "SILENT");
+        fields.put("depths", "9 9");
+        fields.put("volume", "30");
         fields.put("name", "Named");
         fields.put("height", "100");
         return fields;

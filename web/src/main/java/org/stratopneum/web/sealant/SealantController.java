@@ -1,0 +1,82 @@
+package org.stratopneum.web.sealant;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.stratopneum.web.logbook.LogDetail;
+
+/** The liquid in the tire of a wheel. */
+@Controller
+class SealantController {
+
+    private static final String PAGE = "sealant/sealant";
+
+    private final SealantDesk desk;
+
+    SealantController(SealantDesk desk) {
+        this.desk = desk;
+    }
+
+    @GetMapping("/wheels/{id}/sealant")
+    String sealant(
+            @PathVariable UUID id,
+            @RequestParam(required = false) List<UUID> written,
+            @RequestParam(required = false) List<UUID> struck,
+            Model model) {
+        model.addAttribute("page", desk.page(id, written, struck));
+        return PAGE;
+    }
+
+    @PostMapping("/wheels/{id}/sealant/dips")
+    String dip(
+            @PathVariable UUID id,
+            @RequestParam UUID entry,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        return after(id, desk.dip(id, entry, typed), response, model);
+    }
+
+    @PostMapping("/wheels/{id}/sealant/fillings")
+    String fill(
+            @PathVariable UUID id,
+            @RequestParam UUID entry,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        return after(id, desk.fill(id, entry, typed), response, model);
+    }
+
+    @PostMapping("/wheels/{id}/sealant/sounds")
+    String heard(@PathVariable UUID id, @RequestParam UUID entry, @RequestParam LogDetail.SealantHeard.Sound sound) {
+        desk.heard(id, entry, new LogDetail.SealantHeard(sound));
+        return to(id, entry);
+    }
+
+    @PostMapping("/wheels/{id}/sealant/punctures")
+    String puncture(@PathVariable UUID id, @RequestParam UUID entry) {
+        desk.heard(id, entry, new LogDetail.PunctureSealed());
+        return to(id, entry);
+    }
+
+    private static String to(UUID wheel, UUID entry) {
+        return "redirect:/wheels/" + wheel + "/sealant?written=" + entry;
+    }
+
+    private static String after(UUID wheel, SealantDesk.Outcome outcome, HttpServletResponse response, Model model) {
+        if (outcome.again() == null) {
+            return to(wheel, outcome.entry());
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        model.addAttribute("page", outcome.again());
+        return PAGE;
+    }
+}

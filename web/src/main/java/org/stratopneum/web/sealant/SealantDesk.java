@@ -1,0 +1,359 @@
+package org.stratopneum.web.sealant;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.job.Measured;
+import org.stratopneum.core.sealant.SealantEvent;
+import org.stratopneum.core.sealant.SealantFamily;
+import org.stratopneum.core.sealant.SealantForecast;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.WheelPlace;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.drawing.PoolDrawing;
+import org.stratopneum.web.drawing.SealantChart;
+import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.logbook.LogDetail;
+import org.stratopneum.web.logbook.LogEntry;
+import org.stratopneum.web.logbook.LogKind;
+import org.stratopneum.web.logbook.LogLine;
+import org.stratopneum.web.logbook.LogOutcome;
+import org.stratopneum.web.logbook.LogOutcomes;
+import org.stratopneum.web.logbook.LogRow;
+import org.stratopneum.web.logbook.LogSubject;
+import org.stratopneum.web.logbook.LogWording;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.places.Places;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.shelf.Shelf;
+import org.stratopneum.web.shelf.ShelfItem;
+import org.stratopneum.web.shelf.ShelfKind;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.wording.Numbers;
+import org.stratopneum.web.wording.ProblemWording;
+import org.stratopneum.web.wording.QuantityText;
+import org.stratopneum.web.wording.Wording;
+
+/** Says what is left in a tire, and writes down dips, sounds, punctures and fillings. */
+@Service
+class SealantDesk {
+
+    private static final int ENTRIES = 200;
+    private static final int SHOWN = 12;
+
+    private final Garage garage;
+    private final Riders riders;
+    private final Logbook logbook;
+    private final LogWording logWording;
+    private final LogOutcomes outcomes;
+    private final Places places;
+    private final Storage storage;
+    private final Shelf shelf;
+    private final Wording wording;
+    private final ProblemWording problemWording;
+
+    SealantDesk(
+            Garage garage,
+            Riders riders,
+            Logbook logbook,
+            LogWording logWording,
+            LogOutcomes outcomes,
+            Places places,
+            Storage storage,
+            Shelf shelf,
+            Wording wording,
+            ProblemWording problemWording) {
+        this.garage = garage;
+        this.riders = riders;
+        this.logbook = logbook;
+        this.logWording = logWording;
+        this.outcomes = outcomes;
+        this.places = places;
+        this.storage = storage;
+        this.shelf = shelf;
+        this.wording = wording;
+        this.problemWording = problemWording;
+    }
+
+    /** A wheel with its bike, and what can be said of its liquid: empty where it has none to speak of. */
+    private record Asked(Rider rider, BikeStanding bike, WheelStanding wheel, Optional<WheelSealant> liquid) {
+
+        boolean dippable() {
+            return liquid.filter(found -> !found.tire().fitted().insert()).isPresent();
+        }
+    }
+
+    private Asked ask(UUID wheelId) {
+        WheelPlace place = garage.place(wheelId);
+        BikeStanding bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
+        WheelStanding wheel = bike.wheel(place.position()).orElseThrow();
+        Optional<WheelSealant> liquid =
+                wheel.fits() && !wheel.tubed() ? Optional.of(new WheelSealant(wheel)) : Optional.empty();
+        return new Asked(riders.self(), bike, wheel, liquid);
+    }
+
+    /** @throws NotThereException when this rider has no such wheel */
+    @Transactional(readOnly = true)
+    SealantPage page(UUID wheelId, List<UUID> written, List<UUID> struck) {
+        Asked asked = ask(wheelId);
+        return page(asked, null, null, outcomes.of(written, struck, asked.rider()));
+    }
+
+    /** @param dips what was typed for a dip, {@code filling} for a filling, each null for a fresh form */
+    private SealantPage page(Asked asked, FormView dips, FormView filling, LogOutcome outcome) {
+        Rider rider = asked.rider();
+        List<LogRow> rows = logbook.ofWheel(asked.wheel().wheelId(), LogKind.SEALANT, ENTRIES);
+        List<ShelfItem> bottles = shelf.available().stream()
+                .filter(item -> item.kind() == ShelfKind.SEALANT)
+                .toList();
+        Standing standing =
+                asked.liquid().map(liquid -> standing(asked, liquid, rows)).orElse(null);
+        return new SealantPage(
+                asked.wheel().wheelId(),
+                asked.bike().id(),
+                asked.bike().name(),
+                wording.of("position", asked.wheel().position()),
+                asked.liquid().isPresent() ? null : wording.text(none(asked.wheel())),
+                standing == null ? null : standing.left,
+                standing == null ? List.of() : dose(asked.liquid().orElseThrow(), rider),
+                asked.dippable(),
+                dips == null ? new FormView(Map.of(), Map.of()) : dips,
+                filling == null ? usual(standing, bottles, rider) : filling,
+                rider.units(),
+                bottles.stream()
+                        .map(item -> new SealantPage.Bottle(item.id(), named(item, rider)))
+                        .toList(),
+                rows.stream().limit(SHOWN).map(row -> entry(row, rider)).toList(),
+                UUID.randomUUID(),
+                outcome);
+    }
+
+    private static String none(WheelStanding wheel) {
+        if (wheel.tire().isEmpty()) {
+            return "sealant.none.tire";
+        }
+        return wheel.tubed() ? "sealant.none.tube" : "sealant.none.misfit";
+    }
+
+    private String named(ShelfItem item, Rider rider) {
+        return wording.text("sealant.bottle", item.name(), QuantityText.text(item.left(), rider.volumeUnit()));
+    }
+
+    private SealantPage.Entry entry(LogRow row, Rider rider) {
+        LogLine line = logWording.line(row, rider);
+        return new SealantPage.Entry(
+                row.id(),
+                Age.moment(row.happenedAt(), rider.zoneId()),
+                line.what(),
+                line.note(),
+                row.struck(),
+                line.corrected());
+    }
+
+    private List<String> dose(WheelSealant liquid, Rider rider) {
+        return List.of(
+                wording.text("sealant.dose", QuantityText.text(liquid.dose().roundedMl(), rider.volumeUnit())),
+                wording.text("sealant.minimum", QuantityText.text(liquid.dose().minimumMl(), rider.volumeUnit())));
+    }
+
+    /** What is left in words, what would bring it back, and the bottle of what is inside. */
+    private record Standing(SealantPage.Left left, double topUpMl, UUID bottle) {}
+
+    private Standing standing(Asked asked, WheelSealant liquid, List<LogRow> rows) {
+        Rider rider = asked.rider();
+        LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
+        SealantRecord record = record(liquid, rows, rider);
+        SealantFamily family = inside(record).map(ShelfItem::family).orElse(null);
+        Storage.Air air = storage.of(places.inUse(), today, rider);
+        Optional<SealantForecast> now = liquid.on(today, record, family, air.climate());
+        return new Standing(
+                now.map(found -> left(found, liquid, record, family, air, today, rider))
+                        .orElse(null),
+                liquid.topUpMl(now.map(found -> found.volumeMl().p50()).orElse(0.0)),
+                record.bottle());
+    }
+
+    private SealantRecord record(WheelSealant liquid, List<LogRow> rows, Rider rider) {
+        return SealantRecord.of(liquid.tire(), liquid.pool(), liquid.dose().minimumMl(), rows, logbook, rider.zoneId());
+    }
+
+    private Optional<ShelfItem> inside(SealantRecord record) {
+        return Optional.ofNullable(record.bottle()).flatMap(shelf::item);
+    }
+
+    private SealantPage.Left left(
+            SealantForecast now,
+            WheelSealant liquid,
+            SealantRecord record,
+            SealantFamily family,
+            Storage.Air air,
+            LocalDate today,
+            Rider rider) {
+        SealantForecast.Spread ml = now.volumeMl();
+        double most = liquid.pool().volumeMl(liquid.pool().depths().maximum());
+        double depth = liquid.pool().depthMm(Math.min(most, ml.p50()));
+        double low = liquid.pool().depthMm(Math.min(most, ml.p10()));
+        double high = liquid.pool().depthMm(Math.min(most, ml.p90()));
+        boolean late = !today.isBefore(now.refreshBy());
+        boolean look = !today.isBefore(now.checkBy());
+        List<String> said = new ArrayList<>();
+        said.add(wording.text(late ? "sealant.refresh.now" : "sealant.refresh", Age.date(now.refreshBy())));
+        said.add(wording.text(look ? "sealant.check.now" : "sealant.check", Age.date(now.checkBy())));
+        said.add(wording.text(
+                "sealant.rate",
+                Numbers.fixed(now.rateFactor().p50(), 2),
+                Numbers.fixed(now.rateFactor().p10(), 2),
+                Numbers.fixed(now.rateFactor().p90(), 2)));
+        if (!today.isBefore(now.renewedOn().plusMonths(SealantForecast.LONGEST_MONTHS))) {
+            said.add(wording.text("sealant.old", Age.date(now.renewedOn())));
+        }
+        said.add(air.said());
+        return new SealantPage.Left(
+                QuantityText.number(ml.p50(), rider.volumeUnit()),
+                wording.text(
+                        "sealant.span",
+                        QuantityText.number(ml.p10(), rider.volumeUnit()),
+                        QuantityText.text(ml.p90(), rider.volumeUnit())),
+                late ? "below" : look ? "none" : "inside",
+                wording.text(late ? "sealant.state.late" : look ? "sealant.state.look" : "sealant.state.enough"),
+                said,
+                PoolDrawing.of(liquid.section(), depth, low, high),
+                wording.text(
+                        "sealant.pool",
+                        QuantityText.text(depth, rider.lengthUnit()),
+                        QuantityText.number(low, rider.lengthUnit()),
+                        QuantityText.text(high, rider.lengthUnit())),
+                SealantChart.of(
+                        liquid.curve(now, today, record, family, air.climate()),
+                        record.events().stream()
+                                .filter(SealantEvent.Dipped.class::isInstance)
+                                .map(SealantEvent.Dipped.class::cast)
+                                .filter(dip -> !dip.on().isBefore(now.filledOn()))
+                                .map(dip -> new SealantChart.Seen(dip.on(), dip.ml(), dip.sigmaMl()))
+                                .toList(),
+                        liquid.dose().minimumMl(),
+                        today,
+                        now.checkBy(),
+                        now.refreshBy(),
+                        rider.volumeUnit().fromCore(1)));
+    }
+
+    /** Filled with what brings it back to a dose, from the bottle that was used before. */
+    private static FormView usual(Standing standing, List<ShelfItem> bottles, Rider rider) {
+        if (standing == null) {
+            return new FormView(Map.of(), Map.of());
+        }
+        String bottle = bottles.stream()
+                .map(ShelfItem::id)
+                .filter(id -> standing.bottle == null || id.equals(standing.bottle))
+                .findFirst()
+                .map(UUID::toString)
+                .orElse("");
+        return new FormView(
+                Map.of(
+                        "volume",
+                        standing.topUpMl > 0 ? QuantityText.typed(standing.topUpMl, rider.volumeUnit()) : "",
+                        "bottle",
+                        bottle),
+                Map.of());
+    }
+
+    /** What came of writing something down: the page again, or the entry. */
+    record Outcome(SealantPage again, UUID entry) {}
+
+    /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
+    @Transactional
+    Outcome dip(UUID wheelId, UUID entry, Map<String, String> typed) {
+        Asked asked = ask(wheelId);
+        if (!asked.dippable()) {
+            throw new NotThereException();
+        }
+        FormReader reader = new FormReader(typed);
+        Optional<Instant> at = reader.moment("at", asked.rider().zoneId(), logbook.now());
+        Optional<List<Double>> depths = DipText.read(
+                reader,
+                "depths",
+                asked.rider().lengthUnit(),
+                asked.liquid().orElseThrow().pool().depths());
+        if (depths.isEmpty() || !reader.problems().isEmpty()) {
+            return new Outcome(page(asked, view(typed, reader), null, null), null);
+        }
+        write(asked, entry, at, new LogDetail.SealantDipped(depths.get()), null);
+        return new Outcome(null, entry);
+    }
+
+    private FormView view(Map<String, String> typed, FormReader reader) {
+        return new FormView(typed, problemWording.messages(reader.problems().list()));
+    }
+
+    /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
+    @Transactional
+    void heard(UUID wheelId, UUID entry, LogDetail seen) {
+        Asked asked = ask(wheelId);
+        asked.liquid().orElseThrow(NotThereException::new);
+        write(asked, entry, Optional.empty(), seen, null);
+    }
+
+    /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
+    @Transactional
+    Outcome fill(UUID wheelId, UUID entry, Map<String, String> typed) {
+        Asked asked = ask(wheelId);
+        WheelSealant liquid = asked.liquid().orElseThrow(NotThereException::new);
+        Rider rider = asked.rider();
+        FormReader reader = new FormReader(typed);
+        Optional<Instant> at = reader.moment("filledAt", rider.zoneId(), logbook.now());
+        Optional<Double> ml = reader.requiredQuantity("volume", Measured.SEALANT.range(), rider.volumeUnit(), null);
+        boolean renewed = reader.ticked("renewed");
+        Optional<ShelfItem> bottle = shelf.available().stream()
+                .filter(item ->
+                        item.kind() == ShelfKind.SEALANT && item.id().toString().equals(reader.text("bottle")))
+                .findFirst();
+        if (!reader.isBlank("bottle") && bottle.isEmpty()) {
+            reader.fault("bottle", "unknown-value");
+        }
+        List<LogRow> rows = logbook.ofWheel(wheelId, LogKind.SEALANT, ENTRIES);
+        ShelfItem inside = inside(record(liquid, rows, rider)).orElse(null);
+        bottle.ifPresent(chosen -> FillingRules.check(
+                reader,
+                chosen,
+                inside,
+                renewed,
+                reader.ticked("known"),
+                LocalDate.ofInstant(logbook.now(), rider.zoneId())));
+        if (ml.isEmpty() || !reader.problems().isEmpty()) {
+            return new Outcome(page(asked, null, view(typed, reader), null), null);
+        }
+        write(
+                asked,
+                entry,
+                at,
+                new LogDetail.SealantAdded(ml.get(), renewed ? true : null),
+                bottle.map(ShelfItem::id).orElse(null));
+        return new Outcome(null, entry);
+    }
+
+    private void write(Asked asked, UUID entry, Optional<Instant> at, LogDetail detail, UUID bottle) {
+        Instant now = logbook.now();
+        LogSubject subject = LogSubject.wheel(
+                asked.bike().id(),
+                asked.wheel().wheelId(),
+                asked.wheel().tire().orElseThrow().id());
+        logbook.write(LogEntry.of(
+                entry,
+                at.orElse(now),
+                now,
+                asked.rider().zone(),
+                bottle == null ? subject : subject.with(bottle),
+                detail));
+    }
+}

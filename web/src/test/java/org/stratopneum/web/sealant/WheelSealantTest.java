@@ -1,0 +1,174 @@
+package org.stratopneum.web.sealant;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
+
+/** The liquid in a tire: what is noted of it, and what is said of it from then on. */
+@ExtendWith(RunningApplication.class)
+class WheelSealantTest {
+
+    private static final LocalDate TODAY = LocalDate.now(ZoneId.of("Europe/Vienna"));
+    private static final Pattern LEFT = Pattern.compile("id=\"left\">([0-9.]+)<");
+
+    private final Site site;
+    private Guest rider;
+    private String wheel;
+
+    WheelSealantTest(Site site) {
+        this.site = site;
+    }
+
+    @BeforeEach
+    void enterABike() {
+        rider = Guest.withAccount(site);
+        TypedBike.enter(rider, "since", TODAY.minusDays(100).toString());
+        wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
+    }
+
+    private String page() {
+        return rider.get(wheel + "/sealant").body();
+    }
+
+    /** The status of the answer and its body. */
+    private String post(String what, String... pairs) {
+        Map<String, String> fields = new HashMap<>();
+        fields.put("entry", UUID.randomUUID().toString());
+        for (int i = 0; i < pairs.length; i += 2) {
+            fields.put(pairs[i], pairs[i + 1]);
+        }
+        var answer = rider.post(wheel + "/sealant", wheel + "/sealant/" + what, fields);
+        return answer.statusCode() + answer.body();
+    }
+
+    private static double left(String page) {
+        Matcher found = LEFT.matcher(page);
+        assertThat(found.find()).as(page).isTrue();
+        return Double.parseDouble(found.group(1));
+    }
+
+    private void filled(String ml, int daysAgo) {
+        assertThat(post("fillings", "volume", ml, "filledAt", TODAY.minusDays(daysAgo) + "T10:00"))
+                .startsWith("302");
+    }
+
+    private String bottle(String name, String family, String bestBefore) {
+        String id = UUID.randomUUID().toString();
+        var answer = rider.post(
+                "/shelf/new?kind=SEALANT",
+                "/shelf",
+                Map.of(
+                        "newId",
+                        id,
+                        "kind",
+                        "SEALANT",
+                        "name",
+                        name,
+                        "amount",
+                        "500",
+                        "family",
+                        family,
+                        "bestBefore",
+                        bestBefore));
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(302);
+        return id;
+    }
+
+    /** 57-622 on 30 mm: S about 3200 cm2; 40 days at 1.40 kPa (20 C, 40 %) take q S vpd t, 25 ml (handbook, page 5). */
+    @Test
+    void whatWasFilledInDriesAsTheModelSays() {
+        assertThat(page()).contains("No filling is noted", "A standard dose for this tire: 95 ml");
+        filled("95", 40);
+        String page = page();
+        assertThat(left(page)).isCloseTo(95 - 1.4e-4 * 3202 * 1.4 * 40, within(1.5));
+        assertThat(page).contains("Look inside by", "room of 20 °C and 40 %", "pool-liquid", "dialling-band");
+        assertThat(page).as("what brings it back to a dose, in fives").contains("value=\"25\"");
+    }
+
+    @Test
+    void dipsMoveTheForecastTheFirstDoesNotCountAndUndoTakesThemBack() {
+        filled("95", 60);
+        double before = left(page());
+        assertThat(post("dips", "depths", "30 9 9,5 8.5")).startsWith("302");
+        String page = page();
+        assertThat(page).contains("dipped 9.0 mm");
+        assertThat(left(page))
+                .as("25 ml stand 9 mm deep: it dried faster than was thought")
+                .isLessThan(before - 10);
+        String entry = rider.ids(wheel + "/sealant", "/log/").get(0);
+        var back = rider.post(
+                wheel + "/sealant",
+                "/log/strike",
+                Map.of("entry", entry, "wheel", wheel.substring("/wheels/".length()), "from", "sealant"));
+        assertThat(back.headers().firstValue("Location").orElseThrow()).contains(wheel + "/sealant?struck=");
+        assertThat(left(page())).isEqualTo(before);
+    }
+
+    @Test
+    void soundsAndPuncturesCountForALittle() {
+        filled("95", 60);
+        double before = left(page());
+        assertThat(post("sounds", "sound", "SILENT")).startsWith("302");
+        assertThat(page()).contains("shaken: not a sound");
+        double silent = left(page());
+        assertThat(silent).isLessThan(before);
+        assertThat(post("punctures")).startsWith("302");
+        assertThat(left(page())).isLessThan(silent);
+    }
+
+    @Test
+    void oneProductPerTire() {
+        String milk = bottle("Tarn milk", "LATEX_AMMONIA", "");
+        String other = bottle("Fell milk", "LATEX_AMMONIA", "");
+        String gel = bottle("Moss gel", "SYNTHETIC", "");
+        String old = bottle("Tarn milk", "LATEX_AMMONIA", TODAY.minusDays(3).toString());
+        assertThat(post("fillings", "volume", "60", "bottle", milk)).startsWith("302");
+        assertThat(post("fillings", "volume", "30", "bottle", gel))
+                .startsWith("422")
+                .contains("of another family");
+        assertThat(post("fillings", "volume", "30", "bottle", gel, "known", "on"))
+                .contains("of another family");
+        assertThat(post("fillings", "volume", "30", "bottle", other)).contains("is another product");
+        assertThat(post("fillings", "volume", "30", "bottle", old)).contains("past its best-before");
+        assertThat(post("fillings", "volume", "30", "bottle", other, "known", "on"))
+                .startsWith("302");
+        assertThat(post("fillings", "volume", "80", "bottle", gel, "renewed", "on"))
+                .startsWith("302");
+        assertThat(left(page())).as("cleaned out first").isEqualTo(80);
+        assertThat(page()).contains("cleaned out, sealant in, 80 ml");
+        assertThat(rider.get("/shelf").body()).contains("440 ml left of 500 ml");
+    }
+
+    @Test
+    void whatCannotBeIsSaidAndNothingIsLost() {
+        filled("95", 60);
+        assertThat(post("dips", "depths", "")).startsWith("422").contains("is missing");
+        assertThat(post("dips", "depths", "9")).contains("dip at least once more", "value=\"9\"");
+        assertThat(post("dips", "depths", "9 deep 8")).contains("is not what belongs here", "value=\"9 deep 8\"");
+        assertThat(post("dips", "depths", "9 80")).containsPattern("must be at most 5[0-9.]+ mm");
+        assertThat(post("dips", "depths", "9 9", "at", "2099-01-01T10:00")).contains("fault-at");
+        assertThat(post("fillings", "volume", "5000")).startsWith("422").contains("value=\"5000\"");
+        assertThat(page()).doesNotContain("dipped");
+    }
+
+    @Test
+    void aTubeIsNotForecast() {
+        TypedBike.enter(rider, "name", "Tubed", "rear-setup", "BUTYL_TUBE", "front-setup", "BUTYL_TUBE");
+        String tubed = rider.ids("/garage", "/wheels/").get(2);
+        assertThat(rider.get("/wheels/" + tubed + "/sealant").body()).contains("A tube is in this tire");
+    }
+}
