@@ -24,6 +24,10 @@ alter table log_entry
 create index log_entry_of_dialling on log_entry (owner, bike_id, happened_at, sequence)
   where kind in ('RIDDEN', 'OWN_PRESSURE', 'DIALLING_RESET');
 
+-- How much sealant is in the tires is asked for all wheels at once.
+create index log_entry_of_sealant on log_entry (owner, happened_at desc, sequence desc)
+  where kind in ('SEALANT_ADDED', 'SEALANT_DIPPED', 'SEALANT_HEARD', 'PUNCTURE_SEALED');
+
 -- The personal factor of each wheel as its notes give it: computed from the log whenever one of them changes, so that no
 -- page has to. It can be thrown away; a row of another version of the model is computed anew.
 create table dialled (

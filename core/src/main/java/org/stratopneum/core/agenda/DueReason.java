@@ -12,6 +12,10 @@ public enum DueReason {
     SETTLING,
     /** A wheel that leaks as much as is still normal would have left the window by then. */
     PRESSURE_LOOK,
+    /** The sealant may be too little by then, once in ten: look inside. */
+    SEALANT_LOOK,
+    /** The sealant is too little by then, more likely than not. */
+    SEALANT_REFRESH,
     /** A job card was begun and is not at its end: something is to be done on it. */
     JOB_CARD,
     /** The wait of a job card is over then. */

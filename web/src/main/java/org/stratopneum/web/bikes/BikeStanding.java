@@ -9,6 +9,7 @@ import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.pressure.LoadShare;
 import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.quantity.Mass;
+import org.stratopneum.web.places.Place;
 
 /**
  * A bike as it stands.
@@ -16,6 +17,7 @@ import org.stratopneum.core.quantity.Mass;
  * @param weighed what its wheels were weighed with; where they were not, the posture tells
  * @param ground the usual ride, share of each ground (ratio), largest first
  * @param hand the gauge that its wheels are read with
+ * @param home where the rider's bikes stand, or null
  * @param rear rear wheel, or null when none is in
  * @param front front wheel, or null when none is in
  */
@@ -32,6 +34,7 @@ public record BikeStanding(
         String wheelsetName,
         Openings openings,
         HandGauge hand,
+        Place home,
         WheelStanding rear,
         WheelStanding front) {
 

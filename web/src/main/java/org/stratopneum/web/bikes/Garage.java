@@ -18,6 +18,7 @@ import org.stratopneum.web.logbook.LogDetail.GaugeRead;
 import org.stratopneum.web.logbook.LogDetail.TireFitted;
 import org.stratopneum.web.logbook.LogKind;
 import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.places.Place;
 
 /** The rider's bikes as they stand now, computed from the log. */
 @Service
@@ -77,18 +78,13 @@ public class Garage {
         Map<UUID, List<StandingRow>> byBike = new LinkedHashMap<>();
         rows.forEach(row ->
                 byBike.computeIfAbsent(row.bikeId(), id -> new ArrayList<>()).add(row));
-        List<GroundRow> grounds = rows.isEmpty() ? List.of() : mapper.grounds();
-        return byBike.values().stream().map(wheels -> bikeOf(wheels, grounds)).toList();
+        return byBike.values().stream().map(this::bikeOf).toList();
     }
 
-    private BikeStanding bikeOf(List<StandingRow> rows, List<GroundRow> grounds) {
+    private BikeStanding bikeOf(List<StandingRow> rows) {
         StandingRow bike = rows.get(0);
         Map<WheelPosition, WheelStanding> wheels = new EnumMap<>(WheelPosition.class);
         rows.stream().filter(row -> row.wheelId() != null).forEach(row -> wheels.put(row.position(), wheelOf(row)));
-        Map<Ground, Double> ride = new LinkedHashMap<>();
-        grounds.stream()
-                .filter(row -> row.bikeId().equals(bike.bikeId()))
-                .forEach(row -> ride.put(row.ground(), row.share()));
         return new BikeStanding(
                 bike.bikeId(),
                 bike.bikeName(),
@@ -102,7 +98,7 @@ public class Garage {
                         bike.luggageRearKg()),
                 bike.dropSchool(),
                 bike.wet(),
-                ride,
+                grounds(bike.grounds()),
                 bike.wheelsetId(),
                 bike.wheelsetName(),
                 new Openings(bike.openingRearMm(), bike.openingFrontMm()),
@@ -110,8 +106,32 @@ public class Garage {
                         ? HandGauge.NONE
                         : new HandGauge(
                                 bike.handId(), bike.handName(), HandGauge.fit(bike.handOffsetKpa(), bike.handSlope())),
+                bike.homeId() == null
+                        ? null
+                        : new Place(
+                                bike.homeId(),
+                                bike.homeName(),
+                                bike.homeHeightM(),
+                                true,
+                                bike.homeIndoorC(),
+                                bike.homeLatitudeDeg(),
+                                bike.homeLongitudeDeg(),
+                                null,
+                                0),
                 wheels.get(WheelPosition.REAR),
                 wheels.get(WheelPosition.FRONT));
+    }
+
+    /** Shares of grounds as the query joins them, such as "ROCK=0.6;MUD=0.4", largest first. */
+    private static Map<Ground, Double> grounds(String joined) {
+        Map<Ground, Double> ride = new LinkedHashMap<>();
+        if (joined != null) {
+            for (String ground : joined.split(";")) {
+                String[] pair = ground.split("=");
+                ride.put(Ground.valueOf(pair[0]), Double.valueOf(pair[1]));
+            }
+        }
+        return ride;
     }
 
     private WheelStanding wheelOf(StandingRow row) {

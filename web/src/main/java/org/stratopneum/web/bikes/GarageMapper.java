@@ -20,9 +20,6 @@ interface GarageMapper {
      */
     List<StandingRow> standing(UUID bikeId, UUID wheelsetId, Instant at);
 
-    @Select("select bike_id, ground, share from bike_ground order by bike_id, share desc, ground")
-    List<GroundRow> grounds();
-
     @Select("select bike_id, ground, share from bike_ground where bike_id = #{bikeId} order by share desc, ground")
     List<GroundRow> groundsOf(UUID bikeId);
 

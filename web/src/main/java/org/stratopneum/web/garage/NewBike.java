@@ -40,6 +40,7 @@ public record NewBike(BikeSpec bike, NewWheelset wheels) {
                 wheels.name(),
                 bike.openings(),
                 HandGauge.NONE,
+                null,
                 standing(WheelPosition.REAR, wheels.rear()),
                 standing(WheelPosition.FRONT, wheels.front()));
     }

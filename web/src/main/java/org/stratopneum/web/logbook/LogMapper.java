@@ -22,6 +22,9 @@ public interface LogMapper {
     /** The last words on a wheel's entries of {@code kinds}, struck ones included, newest first. */
     List<LogRow> headsOfWheel(UUID wheelId, Collection<LogKind> kinds, int limit);
 
+    /** What holds of all entries of {@code kinds}, newest first. */
+    List<LogRow> current(Collection<LogKind> kinds);
+
     /** What holds of a bike's entries of {@code kinds}, oldest first. */
     List<LogRow> currentOfBike(UUID bikeId, Collection<LogKind> kinds);
 

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.stratopneum.core.gauge.GaugeFit;
+import org.stratopneum.core.sealant.SealantFamily;
 
 /** A row of the log as the database holds it, with the names that a reader wants beside the ids. */
 public record LogRow(
@@ -33,7 +34,8 @@ public record LogRow(
         String gaugeName,
         Double gaugeOffsetKpa,
         Double gaugeSlope,
-        String partName) {
+        String partName,
+        SealantFamily partFamily) {
 
     public LogSubject subject() {
         return new LogSubject(bikeId, wheelsetId, wheelId, tireId, gaugeId, placeId, partId);

@@ -151,6 +151,12 @@ public class Logbook {
         return mapper.headsOfWheel(wheelId, kinds, limit);
     }
 
+    /** What holds of all entries of some kinds, newest first. */
+    @Transactional(readOnly = true)
+    public List<LogRow> current(Collection<LogKind> kinds) {
+        return mapper.current(kinds);
+    }
+
     /** What holds of a bike's entries of some kinds, oldest first. */
     @Transactional(readOnly = true)
     public List<LogRow> ofBike(UUID bikeId, Collection<LogKind> kinds) {

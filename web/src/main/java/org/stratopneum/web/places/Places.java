@@ -27,10 +27,4 @@ public class Places {
     public static Optional<Place> home(List<Place> places) {
         return places.stream().filter(Place::home).findFirst();
     }
-
-    /** How high the bikes stand (m); sea level where nobody said. */
-    @Transactional(readOnly = true)
-    public double homeHeightM() {
-        return home(inUse()).map(Place::heightM).orElse(0.0);
-    }
 }

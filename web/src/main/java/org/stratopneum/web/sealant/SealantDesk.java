@@ -11,7 +11,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.job.Measured;
 import org.stratopneum.core.sealant.SealantEvent;
-import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
@@ -30,7 +29,6 @@ import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.LogSubject;
 import org.stratopneum.web.logbook.LogWording;
 import org.stratopneum.web.logbook.Logbook;
-import org.stratopneum.web.places.Places;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.shelf.Shelf;
@@ -56,7 +54,6 @@ class SealantDesk {
     private final Logbook logbook;
     private final LogWording logWording;
     private final LogOutcomes outcomes;
-    private final Places places;
     private final Storage storage;
     private final Shelf shelf;
     private final Wording wording;
@@ -68,7 +65,6 @@ class SealantDesk {
             Logbook logbook,
             LogWording logWording,
             LogOutcomes outcomes,
-            Places places,
             Storage storage,
             Shelf shelf,
             Wording wording,
@@ -78,7 +74,6 @@ class SealantDesk {
         this.logbook = logbook;
         this.logWording = logWording;
         this.outcomes = outcomes;
-        this.places = places;
         this.storage = storage;
         this.shelf = shelf;
         this.wording = wording;
@@ -173,12 +168,10 @@ class SealantDesk {
         Rider rider = asked.rider();
         LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
         SealantRecord record = record(liquid, rows, rider);
-        SealantFamily family = inside(record).map(ShelfItem::family).orElse(null);
-        Storage.Air air = storage.of(places.inUse(), today, rider);
-        Optional<SealantForecast> now = liquid.on(today, record, family, air.climate());
+        Storage.Air air = storage.of(asked.bike().home(), today, rider);
+        Optional<SealantForecast> now = liquid.on(today, record, air.climate());
         return new Standing(
-                now.map(found -> left(found, liquid, record, family, air, today, rider))
-                        .orElse(null),
+                now.map(found -> left(found, liquid, record, air, today, rider)).orElse(null),
                 liquid.topUpMl(now.map(found -> found.volumeMl().p50()).orElse(0.0)),
                 record.bottle());
     }
@@ -195,7 +188,6 @@ class SealantDesk {
             SealantForecast now,
             WheelSealant liquid,
             SealantRecord record,
-            SealantFamily family,
             Storage.Air air,
             LocalDate today,
             Rider rider) {
@@ -234,7 +226,7 @@ class SealantDesk {
                         QuantityText.number(low, rider.lengthUnit()),
                         QuantityText.text(high, rider.lengthUnit())),
                 SealantChart.of(
-                        liquid.curve(now, today, record, family, air.climate()),
+                        liquid.curve(now, today, record, air.climate()),
                         record.events().stream()
                                 .filter(SealantEvent.Dipped.class::isInstance)
                                 .map(SealantEvent.Dipped.class::cast)

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.sealant.SealantEvent;
+import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.core.tire.LiquidPool;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.logbook.LogDetail;
@@ -19,9 +20,9 @@ import org.stratopneum.web.logbook.Logbook;
  * What the log says of the liquid in the tire that is on a wheel now.
  *
  * @param events for the forecast, oldest first; empty while nothing was filled in
- * @param bottle the bottle of the last filling, or null where that was not noted
+ * @param bottle the bottle of the last filling, and {@code family} what is in it, null where that was not noted
  */
-record SealantRecord(List<SealantEvent> events, UUID bottle) {
+record SealantRecord(List<SealantEvent> events, UUID bottle, SealantFamily family) {
 
     /** What sounds say of a volume, by the least that works (ratios; our judgement). */
     private static final double SILENCE_BELOW = 0.9;
@@ -41,6 +42,7 @@ record SealantRecord(List<SealantEvent> events, UUID bottle) {
             ZoneId zone) {
         List<SealantEvent> events = new ArrayList<>();
         UUID bottle = null;
+        SealantFamily family = null;
         boolean filled = false;
         for (int i = rows.size() - 1; i >= 0; i--) {
             LogRow row = rows.get(i);
@@ -54,11 +56,12 @@ record SealantRecord(List<SealantEvent> events, UUID bottle) {
                         new SealantEvent.Filled(on, added.volumeMl(), !filled || Boolean.TRUE.equals(added.renewed())));
                 filled = true;
                 bottle = row.partId();
+                family = row.partFamily();
             } else if (filled) {
                 seen(detail, on, pool, minimumMl).ifPresent(events::add);
             }
         }
-        return new SealantRecord(filled ? events : List.of(), bottle);
+        return new SealantRecord(filled ? events : List.of(), bottle, family);
     }
 
     /** What was filled in while the tire was put on belongs to it, whichever of the two was noted first that day. */

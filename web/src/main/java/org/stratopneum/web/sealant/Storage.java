@@ -6,13 +6,11 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.VapourDeficit;
 import org.stratopneum.core.weather.DailyWeather;
 import org.stratopneum.web.places.Place;
-import org.stratopneum.web.places.Places;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.weather.Weather;
 import org.stratopneum.web.wording.QuantityText;
@@ -38,13 +36,14 @@ class Storage {
     /** That air, and where it is known from. */
     record Air(DryingClimate climate, String said) {}
 
-    /** @param today up to this day the weather is asked for; afterwards each month is as it was in the year before */
-    Air of(List<Place> places, LocalDate today, Rider rider) {
-        Optional<Place> home = Places.home(places);
-        if (home.isEmpty()) {
+    /**
+     * @param place where the wheels stand, or null where nobody said
+     * @param today up to this day the weather is asked for; afterwards each month is as it was in the year before
+     */
+    Air of(Place place, LocalDate today, Rider rider) {
+        if (place == null) {
             return new Air(DryingClimate.INDOORS, wording.text("sealant.air.usual"));
         }
-        Place place = home.get();
         if (place.indoorC() != null) {
             return new Air(
                     DryingClimate.same(place.indoorC(), INDOOR_HUMIDITY),

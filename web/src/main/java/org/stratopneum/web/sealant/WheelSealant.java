@@ -63,15 +63,15 @@ final class WheelSealant {
     }
 
     /** What is left on a day; empty while nothing was filled in. */
-    Optional<SealantForecast> on(LocalDate day, SealantRecord record, SealantFamily family, DryingClimate climate) {
+    Optional<SealantForecast> on(LocalDate day, SealantRecord record, DryingClimate climate) {
         return record.events().isEmpty()
                 ? Optional.empty()
-                : Optional.of(SealantForecast.of(dried(family), climate, record.events(), day));
+                : Optional.of(SealantForecast.of(dried(record.family()), climate, record.events(), day));
     }
 
     /** From the last filling until it wants a refresh, and a little farther; a forecast for each of the days. */
     List<SealantChart.Expected> curve(
-            SealantForecast now, LocalDate today, SealantRecord record, SealantFamily family, DryingClimate climate) {
+            SealantForecast now, LocalDate today, SealantRecord record, DryingClimate climate) {
         LocalDate first = now.filledOn();
         LocalDate wanted = now.refreshBy().plusWeeks(2);
         LocalDate last = wanted.isAfter(today) ? wanted : today;
@@ -81,7 +81,7 @@ final class WheelSealant {
             LocalDate day = first.plusDays(days * i / POINTS);
             if (curve.isEmpty() || day.isAfter(curve.get(curve.size() - 1).day())) {
                 curve.add(new SealantChart.Expected(
-                        day, on(day, record, family, climate).orElseThrow().volumeMl()));
+                        day, on(day, record, climate).orElseThrow().volumeMl()));
             }
         }
         return curve;

@@ -1,20 +1,13 @@
 package org.stratopneum.web.today;
 
-import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import org.springframework.stereotype.Component;
-import org.stratopneum.core.agenda.DueItem;
-import org.stratopneum.core.agenda.PressureLooks;
 import org.stratopneum.core.agenda.ShedTrip;
-import org.stratopneum.core.agenda.WheelState;
 import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.web.agenda.WheelDues;
 import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.cards.OpenCards;
-import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.wording.Age;
 import org.stratopneum.web.wording.Wording;
 
@@ -31,33 +24,10 @@ class ShedTrips {
     }
 
     /** Empty while nothing is due within a week, or nothing can be told. */
-    Optional<BikeCard.Trip> of(
-            WheelStanding wheel, PressureWindow window, List<OpenCards.OpenCard> cards, Rider rider, Instant now) {
-        LocalDate today = LocalDate.ofInstant(now, rider.zoneId());
-        List<DueItem> items = new ArrayList<>();
-        cards.stream()
-                .filter(card -> card.wheelId().equals(wheel.wheelId()))
-                .map(card -> card.due(rider.zoneId(), now))
-                .forEach(items::add);
-        wheel.tire()
-                .map(tire -> PressureLooks.of(state(wheel, tire, window, rider)))
-                .ifPresent(items::addAll);
-        return ShedTrip.gather(items, today.plusDays(DAYS_AHEAD)).stream()
+    Optional<BikeCard.Trip> of(WheelStanding wheel, PressureWindow window, WheelDues.Known dues) {
+        return ShedTrip.gather(dues.of(wheel, window), dues.today().plusDays(DAYS_AHEAD)).stream()
                 .findFirst()
-                .map(trip -> said(trip, today));
-    }
-
-    private static WheelState state(WheelStanding wheel, WheelStanding.Tire tire, PressureWindow window, Rider rider) {
-        Optional<WheelStanding.Reading> reading = wheel.lastReading();
-        UUID id = wheel.wheelId();
-        return new WheelState(
-                id,
-                tire.fitted().setup(),
-                LocalDate.ofInstant(tire.since(), rider.zoneId()),
-                reading.map(found -> LocalDate.ofInstant(found.at(), rider.zoneId()))
-                        .orElse(null),
-                reading.map(found -> found.pressure()).orElse(null),
-                window);
+                .map(trip -> said(trip, dues.today()));
     }
 
     private BikeCard.Trip said(ShedTrip trip, LocalDate today) {

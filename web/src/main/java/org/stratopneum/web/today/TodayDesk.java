@@ -14,6 +14,7 @@ import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.agenda.WheelDues;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.HandGauge;
@@ -47,7 +48,7 @@ class TodayDesk {
     private final WindowWording windows;
     private final LogOutcomes outcomes;
     private final ShedTrips trips;
-    private final OpenCards openCards;
+    private final WheelDues wheelDues;
     private final OwnNumber ownNumber;
 
     TodayDesk(
@@ -59,10 +60,10 @@ class TodayDesk {
             WindowWording windows,
             LogOutcomes outcomes,
             ShedTrips trips,
-            OpenCards openCards,
+            WheelDues wheelDues,
             OwnNumber ownNumber) {
         this.ownNumber = ownNumber;
-        this.openCards = openCards;
+        this.wheelDues = wheelDues;
         this.windows = windows;
         this.outcomes = outcomes;
         this.trips = trips;
@@ -82,10 +83,12 @@ class TodayDesk {
         Rider rider = riders.self();
         Instant now = logbook.now();
         LogOutcome outcome = outcomes.of(written, struck, rider);
-        List<OpenCards.OpenCard> open = openCards.all();
-        List<BikeCard> cards = garage.bikes().stream()
+        List<BikeStanding> bikes = garage.bikes();
+        WheelDues.Known dues = wheelDues.known(bikes, rider, now);
+        List<OpenCards.OpenCard> open = dues.cards();
+        List<BikeCard> cards = bikes.stream()
                 .map(bike -> card(
-                        bike, open, rider, now, outcome != null && bike.id().equals(outcome.bikeId()) ? outcome : null))
+                        bike, dues, rider, now, outcome != null && bike.id().equals(outcome.bikeId()) ? outcome : null))
                 .toList();
         return new TodayPage(
                 cards,
@@ -113,14 +116,13 @@ class TodayDesk {
                 .collect(Collectors.joining(", "));
     }
 
-    private BikeCard card(
-            BikeStanding bike, List<OpenCards.OpenCard> open, Rider rider, Instant now, LogOutcome outcome) {
+    private BikeCard card(BikeStanding bike, WheelDues.Known dues, Rider rider, Instant now, LogOutcome outcome) {
         Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
         Optional<Told> told = advice.map(found -> Told.of(found, rider.pressureUnit()));
         List<BikeCard.WheelCard> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             bike.wheel(position)
-                    .ifPresent(wheel -> wheels.add(wheelCard(wheel, bike.hand(), advice, told, open, rider, now)));
+                    .ifPresent(wheel -> wheels.add(wheelCard(wheel, bike.hand(), advice, told, dues, rider, now)));
         }
         return new BikeCard(
                 bike.id(),
@@ -163,7 +165,7 @@ class TodayDesk {
             HandGauge hand,
             Optional<BikeAdvice> advice,
             Optional<Told> bothTold,
-            List<OpenCards.OpenCard> open,
+            WheelDues.Known dues,
             Rider rider,
             Instant now) {
         PressureUnit unit = rider.pressureUnit();
@@ -195,7 +197,7 @@ class TodayDesk {
                         .orElse(""),
                 side.word(),
                 side.code(),
-                trips.of(wheel, window.orElse(null), open, rider, now).orElse(null),
+                trips.of(wheel, window.orElse(null), dues).orElse(null),
                 own.map(WheelAdvice::blocked).orElse(false),
                 wheel.tire().isPresent() && !wheel.fits());
     }

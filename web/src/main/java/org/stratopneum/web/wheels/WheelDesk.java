@@ -23,7 +23,6 @@ import org.stratopneum.web.logbook.LogKind;
 import org.stratopneum.web.logbook.LogOutcomes;
 import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.Logbook;
-import org.stratopneum.web.places.Places;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.pressure.OutlookWording;
 import org.stratopneum.web.pressure.Told;
@@ -59,7 +58,6 @@ class WheelDesk {
     private final Shelf shelf;
     private final Outlooks outlooks;
     private final OutlookWording outlookWording;
-    private final Places places;
 
     WheelDesk(
             Garage garage,
@@ -76,11 +74,9 @@ class WheelDesk {
             HoldReading holds,
             Shelf shelf,
             Outlooks outlooks,
-            OutlookWording outlookWording,
-            Places places) {
+            OutlookWording outlookWording) {
         this.outlooks = outlooks;
         this.outlookWording = outlookWording;
-        this.places = places;
         this.shelf = shelf;
         this.holds = holds;
         this.fits = fits;
@@ -134,7 +130,10 @@ class WheelDesk {
                 wheel.tire()
                         .flatMap(tire -> holds.of(since(tire.since(), readings), rider))
                         .orElse(null),
-                outlooks.of(wheel, readings, places.homeHeightM())
+                outlooks.of(
+                                wheel,
+                                readings,
+                                bike.home() == null ? 0 : bike.home().heightM())
                         .map(outlook -> outlookWording.now(outlook, rider))
                         .orElse(List.of()),
                 limits.of(wheel, own.orElse(null), rider.units()),

@@ -62,6 +62,7 @@ class EveryPageTest {
             BIKE + "/pocket",
             BIKE + "/elsewhere",
             BIKE + "/dialling",
+            "/agenda",
             WHEEL + "/gauge",
             WHEEL + "/sealant",
             TUBED_WHEEL + "/sealant",

@@ -81,7 +81,9 @@ class PageCostTest {
 
     /** They look at the whole bench: the bike, the log, the shelf, and the card with its answers. */
     @ParameterizedTest
-    @ValueSource(strings = {REAR_WHEEL, REAR_WHEEL + "/sealant", REAR_WHEEL + "/cards/new?job=CHANGE_TIRE", "card"})
+    @ValueSource(
+            strings = {"/agenda", REAR_WHEEL, REAR_WHEEL + "/sealant", REAR_WHEEL + "/cards/new?job=CHANGE_TIRE", "card"
+            })
     void thePagesAtTheBenchAskTenTimesAtMost(String asked) {
         Guest guest = Guest.withAccount(site);
         TypedBike.enter(guest);

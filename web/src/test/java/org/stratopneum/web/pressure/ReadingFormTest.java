@@ -98,6 +98,7 @@ class ReadingFormTest {
                 "Set",
                 new Openings(null, null),
                 HandGauge.NONE,
+                null,
                 rear,
                 front);
     }
