@@ -74,11 +74,26 @@ create table track_piece (
   foreign key (owner, track_id) references track on delete cascade
 );
 
+-- The address under which a calendar program fetches what is due: whoever knows the secret may read that, and nothing
+-- else. It is shown again to its rider, and can be renewed or taken away.
+create table agenda_feed (
+  owner    uuid primary key default current_rider() references rider on delete cascade,
+  secret   text not null unique check (length(secret) >= 40),
+  made_at  timestamptz not null
+);
+
+-- A look through the fence, as at signing in: who asks is not known yet. It gives one rider for one exact secret.
+create function rider_of_feed(asked text) returns uuid
+  language sql stable security definer set search_path = public, pg_temp
+  as $$ select owner from agenda_feed where secret = asked $$;
+
+revoke execute on function rider_of_feed(text) from public;
+
 do $$
 declare
   fenced text;
 begin
-  foreach fenced in array array['dialled', 'track', 'track_piece']
+  foreach fenced in array array['dialled', 'track', 'track_piece', 'agenda_feed']
   loop
     execute format('alter table %I enable row level security', fenced);
     execute format(
@@ -87,4 +102,5 @@ begin
 end
 $$;
 
-grant select, insert, update, delete on dialled, track, track_piece to ${appRole};
+grant select, insert, update, delete on dialled, track, track_piece, agenda_feed to ${appRole};
+grant execute on function rider_of_feed(text) to ${appRole};

@@ -40,6 +40,7 @@ class AgendaDesk {
     private final WheelDues wheelDues;
     private final Shelf shelf;
     private final Logbook logbook;
+    private final AgendaFeeds feeds;
     private final Wording wording;
 
     AgendaDesk(
@@ -49,7 +50,9 @@ class AgendaDesk {
             WheelDues wheelDues,
             Shelf shelf,
             Logbook logbook,
+            AgendaFeeds feeds,
             Wording wording) {
+        this.feeds = feeds;
         this.garage = garage;
         this.riders = riders;
         this.advisor = advisor;
@@ -106,7 +109,8 @@ class AgendaDesk {
                 ahead.entrySet().stream()
                         .map(entry -> new AgendaPage.Day(Age.day(entry.getKey()), entry.getValue()))
                         .toList(),
-                bottles(today));
+                bottles(today),
+                feeds.secret().orElse(null));
     }
 
     private AgendaPage.Trip said(Stand stand, List<DueItem> items, LocalDate today) {

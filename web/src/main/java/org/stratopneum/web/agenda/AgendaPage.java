@@ -8,9 +8,10 @@ import java.util.UUID;
  *
  * @param now what is due today or was before
  * @param days what comes, day by day
+ * @param secret key of the address that calendar programs fetch, or null without one
  * @param shelf bottles that are, or soon will be, past their best-before
  */
-record AgendaPage(List<Trip> now, List<Day> days, List<String> shelf) {
+record AgendaPage(List<Trip> now, List<Day> days, List<String> shelf, String secret) {
 
     public boolean empty() {
         return now.isEmpty() && days.isEmpty();

@@ -52,6 +52,7 @@ class SecurityConfiguration {
         "/sign-up",
         "/sign-up/strength",
         "/recover",
+        "/feed.ics",
         "/assets/**",
         "/error",
         "/favicon.ico"

@@ -9,6 +9,8 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.data.ParserException;
 import net.fortuna.ical4j.model.Calendar;
@@ -97,5 +99,35 @@ class AgendaTest {
                         .map(event -> event.getUid().orElseThrow().getValue())
                         .toList())
                 .doesNotHaveDuplicates();
+    }
+
+    private String address() {
+        Matcher found = Pattern.compile("value=\"[^\"]*(/feed.ics\\?key=[^\"]+)\"")
+                .matcher(rider.get("/agenda").body());
+        assertThat(found.find()).as("an address on the page").isTrue();
+        return found.group(1);
+    }
+
+    @Test
+    void aCalendarProgramFetchesItByASecretAddressThatCanBeRenewed() {
+        filled(20);
+        assertThat(rider.get("/agenda").body()).contains("Make an address").doesNotContain("/feed.ics");
+        rider.post("/agenda", "/agenda/address", Map.of());
+        String first = address();
+        assertThat(first.length()).as("hard to guess").isGreaterThan(50);
+        var answer = site.get(first, "Host", "elsewhere.example");
+        assertThat(answer.statusCode()).isEqualTo(200);
+        assertThat(answer.body()).contains("BEGIN:VEVENT", "Plover rear: look at the sealant");
+        assertThat(answer.body()).as("somebody else's").doesNotContain("Skylark");
+
+        rider.post("/agenda", "/agenda/address", Map.of());
+        assertThat(site.get(first).statusCode()).isEqualTo(404);
+        String second = address();
+        assertThat(second).isNotEqualTo(first);
+        assertThat(site.get(second).statusCode()).isEqualTo(200);
+        rider.post("/agenda", "/agenda/address/forget", Map.of());
+        assertThat(site.get(second).statusCode()).isEqualTo(404);
+        assertThat(site.get("/feed.ics").statusCode()).isEqualTo(404);
+        assertThat(site.get("/feed.ics?key=guessed").statusCode()).isEqualTo(404);
     }
 }
