@@ -19,6 +19,8 @@ import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogKind;
 import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.logbook.Ridden;
+import org.stratopneum.web.logbook.WheelNote;
 
 /** Learns from the log which pressure suits the rider on each wheel of a bike, and keeps it where pages find it. */
 @Service
@@ -106,7 +108,7 @@ public class Dialling {
         for (LogRow row : rows) {
             LogDetail detail = logbook.detailOf(row);
             boolean here = position.name().equals(row.wheelPosition());
-            if (detail instanceof LogDetail.Ridden ridden) {
+            if (detail instanceof Ridden ridden) {
                 note(row, ridden, position, usual).ifPresent(note -> notes.add(new Counted(note, row)));
             } else if (here && detail instanceof LogDetail.OwnPressure typed) {
                 own = typed.gaugeKpa();
@@ -118,9 +120,8 @@ public class Dialling {
     }
 
     /** Silence counts as nothing, and so does a note without the pressure that it is about. */
-    private static Optional<RideNote> note(
-            LogRow row, LogDetail.Ridden ridden, WheelPosition position, List<GroundRow> usual) {
-        LogDetail.WheelNote said = position == WheelPosition.REAR ? ridden.rear() : ridden.front();
+    private static Optional<RideNote> note(LogRow row, Ridden ridden, WheelPosition position, List<GroundRow> usual) {
+        WheelNote said = position == WheelPosition.REAR ? ridden.rear() : ridden.front();
         if (said == null || said.startKpa() == null || said.chainKpa() == null) {
             return Optional.empty();
         }

@@ -23,8 +23,11 @@ interface GarageMapper {
     @Select("select bike_id, ground, share from bike_ground where bike_id = #{bikeId} order by share desc, ground")
     List<GroundRow> groundsOf(UUID bikeId);
 
-    /** Whoever learns about a bike waits until nobody else does, and then sees what they wrote. */
-    @Select("select id from bike where id = #{bikeId} for update")
+    /**
+     * Whoever learns about a bike waits until nobody else does, and then sees what they wrote. The entries that were just
+     * written hold the bike's key, which this lock leaves alone: a stronger one would wait for itself.
+     */
+    @Select("select id from bike where id = #{bikeId} for no key update")
     UUID lock(UUID bikeId);
 
     @Insert("""

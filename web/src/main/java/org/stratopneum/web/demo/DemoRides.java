@@ -16,6 +16,8 @@ import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogSubject;
+import org.stratopneum.web.logbook.Ridden;
+import org.stratopneum.web.logbook.WheelNote;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.rider.Riders;
 
@@ -81,7 +83,7 @@ class DemoRides {
     private static LogDetail ridden(BikeStanding bike, BikeAdvice anybody, Random random) {
         double km = 14 + random.nextInt(30);
         Map<Ground, Double> ground = random.nextInt(6) == 0 ? Map.of(Ground.SMOOTH_PAVEMENT, 1.0) : bike.ground();
-        return new LogDetail.Ridden(
+        return new Ridden(
                 1000 * km,
                 (double) (20 * random.nextInt(45)),
                 4.2 * km,
@@ -93,12 +95,12 @@ class DemoRides {
                 note(WheelPosition.FRONT, anybody.front().chainPressure(), random));
     }
 
-    private static LogDetail.WheelNote note(WheelPosition position, GaugePressure chain, Random random) {
+    private static WheelNote note(WheelPosition position, GaugePressure chain, Random random) {
         double psi = Math.round(2 * chain.in(PressureUnit.PSI) * Math.exp(STRAY * random.nextGaussian())) / 2.0;
         double off = Math.log(psi / chain.in(PressureUnit.PSI)) - TASTE.get(position) + NOISE * random.nextGaussian();
         boolean burp = off < BURP;
         Feel feel = off > HARD ? Feel.TOO_HARD : off < -HARD ? Feel.TOO_SOFT : Feel.RIGHT;
-        return new LogDetail.WheelNote(
+        return new WheelNote(
                 PressureUnit.PSI.toKpa(psi),
                 chain.kpa(),
                 feel,

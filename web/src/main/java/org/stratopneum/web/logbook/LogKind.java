@@ -15,7 +15,7 @@ public enum LogKind {
     SEALANT_ADDED(LogDetail.SealantAdded.class),
     JOB_ENDED(LogDetail.JobEnded.class),
     WARNING_ACCEPTED(LogDetail.WarningAccepted.class),
-    RIDDEN(LogDetail.Ridden.class),
+    RIDDEN(Ridden.class),
     OWN_PRESSURE(LogDetail.OwnPressure.class),
     DIALLING_RESET(LogDetail.DiallingReset.class),
     SEALANT_DIPPED(LogDetail.SealantDipped.class),

@@ -52,7 +52,7 @@ public class LogWording {
         if (detail instanceof LogDetail.TireRemoved) {
             return wording.text("log.removed", row.tireName());
         }
-        if (detail instanceof LogDetail.Ridden ridden) {
+        if (detail instanceof Ridden ridden) {
             return ridden(ridden, rider);
         }
         if (detail instanceof LogDetail.OwnPressure own) {
@@ -69,7 +69,7 @@ public class LogWording {
         return setUp(row, detail, rider);
     }
 
-    private String ridden(LogDetail.Ridden ridden, Rider rider) {
+    private String ridden(Ridden ridden, Rider rider) {
         List<String> parts = new ArrayList<>();
         parts.add(
                 ridden.distanceM() == null
@@ -83,7 +83,7 @@ public class LogWording {
         return String.join(", ", parts);
     }
 
-    private Optional<String> felt(LogDetail.WheelNote note, String where) {
+    private Optional<String> felt(WheelNote note, String where) {
         return note == null
                 ? Optional.empty()
                 : note.counts().map(feel -> wording.text(where) + " " + wording.of("feel", feel));

@@ -30,6 +30,7 @@ import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.LogSubject;
 import org.stratopneum.web.logbook.LogWording;
 import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.logbook.Ridden;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.pressure.OwnNumber;
 import org.stratopneum.web.pressure.Told;
@@ -132,7 +133,7 @@ class DiallingDesk {
                         row.id(),
                         Age.moment(row.happenedAt(), rider.zoneId()),
                         logWording.line(row, rider).what(),
-                        ((LogDetail.Ridden) logbook.detailOf(row)).track()))
+                        ((Ridden) logbook.detailOf(row)).track()))
                 .toList();
     }
 

@@ -25,12 +25,12 @@ import org.stratopneum.web.bikes.Dialling;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.fault.NotThereException;
-import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogEntry;
 import org.stratopneum.web.logbook.LogKind;
 import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.LogSubject;
 import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.logbook.Ridden;
 import org.stratopneum.web.places.Place;
 import org.stratopneum.web.places.Places;
 import org.stratopneum.web.pressure.BikeAdvisor;
@@ -99,8 +99,7 @@ class RiddenDesk {
         Map<String, String> typed = new TreeMap<>();
         RiddenTexts texts = new RiddenTexts(typed, rider);
         corrected.ifPresentOrElse(
-                row -> texts.kept(row, (LogDetail.Ridden) logbook.detailOf(row)),
-                () -> texts.started(bike, logbook.now()));
+                row -> texts.kept(row, (Ridden) logbook.detailOf(row)), () -> texts.started(bike, logbook.now()));
         track.ifPresent(found -> texts.recorded(found, TrackWording.near(found, known)));
         typed.putAll(parameters);
         RideForm ride = RideForm.of(bike, rider.bodyKg(), rider.massUnit(), typed);
@@ -249,7 +248,7 @@ class RiddenDesk {
                     problemWording.messages(reader.problems().list()));
             return new Outcome(page(bike, rider, new FormView(typed, errors), form, rideProblems, known), null);
         }
-        LogDetail.Ridden fresh = new LogDetail.Ridden(
+        Ridden fresh = new Ridden(
                 said.get().distanceM(),
                 said.get().climbM(),
                 said.get().minutes(),
@@ -259,8 +258,8 @@ class RiddenDesk {
                 track,
                 said.get().notes().get(WheelPosition.REAR),
                 said.get().notes().get(WheelPosition.FRONT));
-        LogDetail.Ridden detail = corrected
-                .map(row -> fresh.asRiddenThen((LogDetail.Ridden) logbook.detailOf(row)))
+        Ridden detail = corrected
+                .map(row -> fresh.asRiddenThen((Ridden) logbook.detailOf(row)))
                 .orElse(fresh);
         Instant now = logbook.now();
         if (corrected.isPresent()) {

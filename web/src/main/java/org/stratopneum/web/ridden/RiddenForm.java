@@ -15,14 +15,15 @@ import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.logbook.LogDetail;
+import org.stratopneum.web.logbook.Ridden;
+import org.stratopneum.web.logbook.WheelNote;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.wording.FormReader;
 
 /** Reads what a rider says of a ride. */
 final class RiddenForm {
 
-    private static final Range HOURS = Range.above(0, LogDetail.Ridden.MINUTES.maximum() / 60, "h");
+    private static final Range HOURS = Range.above(0, Ridden.MINUTES.maximum() / 60, "h");
 
     private RiddenForm() {}
 
@@ -32,12 +33,7 @@ final class RiddenForm {
      * @param at when the ride began, or null for now
      * @param distanceM how far (m), or null; {@code climbM} how much up (m), or null; {@code minutes}, or null
      */
-    record Said(
-            Instant at,
-            Double distanceM,
-            Double climbM,
-            Double minutes,
-            Map<WheelPosition, LogDetail.WheelNote> notes) {}
+    record Said(Instant at, Double distanceM, Double climbM, Double minutes, Map<WheelPosition, WheelNote> notes) {}
 
     /** Reads everything but the ground; faults go to the reader, and then there is nothing. */
     static Optional<Said> read(
@@ -45,9 +41,9 @@ final class RiddenForm {
         PressureUnit unit = rider.pressureUnit();
         Optional<Instant> at = reader.moment("at", rider.zoneId(), now);
         Optional<Double> distance = distance(reader, rider.units().distance());
-        Optional<Double> climb = reader.number("climb", LogDetail.Ridden.CLIMB_M);
+        Optional<Double> climb = reader.number("climb", Ridden.CLIMB_M);
         Optional<Double> hours = reader.number("hours", HOURS);
-        Map<WheelPosition, LogDetail.WheelNote> notes = new EnumMap<>(WheelPosition.class);
+        Map<WheelPosition, WheelNote> notes = new EnumMap<>(WheelPosition.class);
         for (WheelPosition position : WheelPosition.values()) {
             if (bike.wheel(position).isPresent()) {
                 GaugePressure chain =
@@ -70,11 +66,11 @@ final class RiddenForm {
     }
 
     private static Optional<Double> distance(FormReader reader, RiderUnit unit) {
-        Range km = Range.above(0, LogDetail.Ridden.DISTANCE_M.maximum() / 1000, "km");
+        Range km = Range.above(0, Ridden.DISTANCE_M.maximum() / 1000, "km");
         return reader.quantity("distance", km, unit, null).map(found -> 1000 * found);
     }
 
-    private static Optional<LogDetail.WheelNote> note(
+    private static Optional<WheelNote> note(
             FormReader reader, BikeStanding bike, PressureUnit unit, GaugePressure chain) {
         Optional<Double> start = reader.quantity("start", GaugePressure.TIRE_KPA, unit, null);
         Optional<Feel> feel = reader.choice("feel", Feel.class);
@@ -97,7 +93,7 @@ final class RiddenForm {
         }
         return start.isEmpty() && feel.isEmpty() && !burp && !strike
                 ? Optional.empty()
-                : Optional.of(new LogDetail.WheelNote(
+                : Optional.of(new WheelNote(
                         start.orElse(null), chain == null ? null : chain.kpa(), feel.orElse(null), burp, strike));
     }
 

@@ -9,8 +9,9 @@ import java.util.Optional;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogRow;
+import org.stratopneum.web.logbook.Ridden;
+import org.stratopneum.web.logbook.WheelNote;
 import org.stratopneum.web.places.Place;
 import org.stratopneum.web.ride.RideForm;
 import org.stratopneum.web.rider.Rider;
@@ -45,7 +46,7 @@ final class RiddenTexts {
     }
 
     /** The entry that is put right stands in the form. */
-    void kept(LogRow row, LogDetail.Ridden ridden) {
+    void kept(LogRow row, Ridden ridden) {
         typed.put("at", local(row.happenedAt()));
         if (ridden.distanceM() != null) {
             typed.put(
@@ -74,7 +75,7 @@ final class RiddenTexts {
         kept("front-", ridden.front());
     }
 
-    private void kept(String prefix, LogDetail.WheelNote note) {
+    private void kept(String prefix, WheelNote note) {
         if (note != null) {
             typed.put(prefix + "start", QuantityText.typed(note.startKpa(), rider.pressureUnit()));
             typed.put(prefix + "feel", note.feel() == null ? "" : note.feel().name());

@@ -2,7 +2,6 @@ package org.stratopneum.web.sealant;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,34 +9,27 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.job.Measured;
-import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPlace;
 import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.drawing.PoolDrawing;
-import org.stratopneum.web.drawing.SealantChart;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogEntry;
 import org.stratopneum.web.logbook.LogKind;
-import org.stratopneum.web.logbook.LogLine;
 import org.stratopneum.web.logbook.LogOutcome;
 import org.stratopneum.web.logbook.LogOutcomes;
 import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.LogSubject;
-import org.stratopneum.web.logbook.LogWording;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.shelf.Shelf;
 import org.stratopneum.web.shelf.ShelfItem;
 import org.stratopneum.web.shelf.ShelfKind;
-import org.stratopneum.web.wording.Age;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.FormView;
-import org.stratopneum.web.wording.Numbers;
 import org.stratopneum.web.wording.ProblemWording;
 import org.stratopneum.web.wording.QuantityText;
 import org.stratopneum.web.wording.Wording;
@@ -52,31 +44,31 @@ class SealantDesk {
     private final Garage garage;
     private final Riders riders;
     private final Logbook logbook;
-    private final LogWording logWording;
     private final LogOutcomes outcomes;
     private final Storage storage;
     private final Shelf shelf;
     private final Wording wording;
+    private final SealantWording said;
     private final ProblemWording problemWording;
 
     SealantDesk(
             Garage garage,
             Riders riders,
             Logbook logbook,
-            LogWording logWording,
             LogOutcomes outcomes,
             Storage storage,
             Shelf shelf,
             Wording wording,
+            SealantWording said,
             ProblemWording problemWording) {
         this.garage = garage;
         this.riders = riders;
         this.logbook = logbook;
-        this.logWording = logWording;
         this.outcomes = outcomes;
         this.storage = storage;
         this.shelf = shelf;
         this.wording = wording;
+        this.said = said;
         this.problemWording = problemWording;
     }
 
@@ -118,47 +110,19 @@ class SealantDesk {
                 asked.bike().id(),
                 asked.bike().name(),
                 wording.of("position", asked.wheel().position()),
-                asked.liquid().isPresent() ? null : wording.text(none(asked.wheel())),
+                asked.liquid().isPresent() ? null : said.none(asked.wheel()),
                 standing == null ? null : standing.left,
-                standing == null ? List.of() : dose(asked.liquid().orElseThrow(), rider),
+                standing == null ? List.of() : said.dose(asked.liquid().orElseThrow(), rider),
                 asked.dippable(),
                 dips == null ? new FormView(Map.of(), Map.of()) : dips,
                 filling == null ? usual(standing, bottles, rider) : filling,
                 rider.units(),
                 bottles.stream()
-                        .map(item -> new SealantPage.Bottle(item.id(), named(item, rider)))
+                        .map(item -> new SealantPage.Bottle(item.id(), said.bottle(item, rider)))
                         .toList(),
-                rows.stream().limit(SHOWN).map(row -> entry(row, rider)).toList(),
+                rows.stream().limit(SHOWN).map(row -> said.entry(row, rider)).toList(),
                 UUID.randomUUID(),
                 outcome);
-    }
-
-    private static String none(WheelStanding wheel) {
-        if (wheel.tire().isEmpty()) {
-            return "sealant.none.tire";
-        }
-        return wheel.tubed() ? "sealant.none.tube" : "sealant.none.misfit";
-    }
-
-    private String named(ShelfItem item, Rider rider) {
-        return wording.text("sealant.bottle", item.name(), QuantityText.text(item.left(), rider.volumeUnit()));
-    }
-
-    private SealantPage.Entry entry(LogRow row, Rider rider) {
-        LogLine line = logWording.line(row, rider);
-        return new SealantPage.Entry(
-                row.id(),
-                Age.moment(row.happenedAt(), rider.zoneId()),
-                line.what(),
-                line.note(),
-                row.struck(),
-                line.corrected());
-    }
-
-    private List<String> dose(WheelSealant liquid, Rider rider) {
-        return List.of(
-                wording.text("sealant.dose", QuantityText.text(liquid.dose().roundedMl(), rider.volumeUnit())),
-                wording.text("sealant.minimum", QuantityText.text(liquid.dose().minimumMl(), rider.volumeUnit())));
     }
 
     /** What is left in words, what would bring it back, and the bottle of what is inside. */
@@ -171,7 +135,8 @@ class SealantDesk {
         Storage.Air air = storage.of(asked.bike().home(), today, rider);
         Optional<SealantForecast> now = liquid.on(today, record, air.climate());
         return new Standing(
-                now.map(found -> left(found, liquid, record, air, today, rider)).orElse(null),
+                now.map(found -> said.left(found, liquid, record, air, today, rider))
+                        .orElse(null),
                 liquid.topUpMl(now.map(found -> found.volumeMl().p50()).orElse(0.0)),
                 record.bottle());
     }
@@ -182,62 +147,6 @@ class SealantDesk {
 
     private Optional<ShelfItem> inside(SealantRecord record) {
         return Optional.ofNullable(record.bottle()).flatMap(shelf::item);
-    }
-
-    private SealantPage.Left left(
-            SealantForecast now,
-            WheelSealant liquid,
-            SealantRecord record,
-            Storage.Air air,
-            LocalDate today,
-            Rider rider) {
-        SealantForecast.Spread ml = now.volumeMl();
-        double most = liquid.pool().volumeMl(liquid.pool().depths().maximum());
-        double depth = liquid.pool().depthMm(Math.min(most, ml.p50()));
-        double low = liquid.pool().depthMm(Math.min(most, ml.p10()));
-        double high = liquid.pool().depthMm(Math.min(most, ml.p90()));
-        boolean late = !today.isBefore(now.refreshBy());
-        boolean look = !today.isBefore(now.checkBy());
-        List<String> said = new ArrayList<>();
-        said.add(wording.text(late ? "sealant.refresh.now" : "sealant.refresh", Age.date(now.refreshBy())));
-        said.add(wording.text(look ? "sealant.check.now" : "sealant.check", Age.date(now.checkBy())));
-        said.add(wording.text(
-                "sealant.rate",
-                Numbers.fixed(now.rateFactor().p50(), 2),
-                Numbers.fixed(now.rateFactor().p10(), 2),
-                Numbers.fixed(now.rateFactor().p90(), 2)));
-        if (!today.isBefore(now.renewedOn().plusMonths(SealantForecast.LONGEST_MONTHS))) {
-            said.add(wording.text("sealant.old", Age.date(now.renewedOn())));
-        }
-        said.add(air.said());
-        return new SealantPage.Left(
-                QuantityText.number(ml.p50(), rider.volumeUnit()),
-                wording.text(
-                        "sealant.span",
-                        QuantityText.number(ml.p10(), rider.volumeUnit()),
-                        QuantityText.text(ml.p90(), rider.volumeUnit())),
-                late ? "below" : look ? "none" : "inside",
-                wording.text(late ? "sealant.state.late" : look ? "sealant.state.look" : "sealant.state.enough"),
-                said,
-                PoolDrawing.of(liquid.section(), depth, low, high),
-                wording.text(
-                        "sealant.pool",
-                        QuantityText.text(depth, rider.lengthUnit()),
-                        QuantityText.number(low, rider.lengthUnit()),
-                        QuantityText.text(high, rider.lengthUnit())),
-                SealantChart.of(
-                        liquid.curve(now, today, record, air.climate()),
-                        record.events().stream()
-                                .filter(SealantEvent.Dipped.class::isInstance)
-                                .map(SealantEvent.Dipped.class::cast)
-                                .filter(dip -> !dip.on().isBefore(now.filledOn()))
-                                .map(dip -> new SealantChart.Seen(dip.on(), dip.ml(), dip.sigmaMl()))
-                                .toList(),
-                        liquid.dose().minimumMl(),
-                        today,
-                        now.checkBy(),
-                        now.refreshBy(),
-                        rider.volumeUnit().fromCore(1)));
     }
 
     /** Filled with what brings it back to a dose, from the bottle that was used before. */

@@ -1,0 +1,42 @@
+package org.stratopneum.core.agenda;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.stratopneum.core.sealant.DryingClimate;
+import org.stratopneum.core.sealant.SealantEvent;
+import org.stratopneum.core.sealant.SealantForecast;
+
+class SealantLooksTest {
+
+    private static final UUID WHEEL = UUID.randomUUID();
+    private static final LocalDate FILLED = LocalDate.of(2026, 3, 1);
+
+    private static List<DueItem> on(int day) {
+        LocalDate today = FILLED.plusDays(day);
+        SealantForecast forecast = SealantForecast.of(
+                new SealantForecast.Tire(3382, 34, 1),
+                DryingClimate.same(20, 0.5),
+                List.of(new SealantEvent.Filled(FILLED, 101.46, true)),
+                today);
+        return SealantLooks.of(WHEEL, forecast, today);
+    }
+
+    /** Handbook, page 5: a look after 69 days, a refresh after 122; days do not move while nothing new is known. */
+    @Test
+    void aLookComesFirstAndThenTheRefreshTakesItsPlace() {
+        for (int day : new int[] {0, 40, 68, 90, 120}) {
+            assertThat(on(day))
+                    .as("day " + day)
+                    .extracting(DueItem::reason)
+                    .containsExactly(DueReason.SEALANT_LOOK, DueReason.SEALANT_REFRESH);
+            assertThat(on(day).get(0).due()).isBetween(FILLED.plusDays(68), FILLED.plusDays(70));
+            assertThat(on(day).get(1).due()).isBetween(FILLED.plusDays(121), FILLED.plusDays(123));
+        }
+        assertThat(on(124)).extracting(DueItem::reason).containsExactly(DueReason.SEALANT_REFRESH);
+        assertThat(on(300)).extracting(DueItem::reason).containsExactly(DueReason.SEALANT_REFRESH);
+    }
+}
