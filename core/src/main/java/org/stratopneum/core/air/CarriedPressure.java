@@ -1,5 +1,6 @@
 package org.stratopneum.core.air;
 
+import java.util.Optional;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.quantity.GaugePressure;
@@ -22,13 +23,23 @@ public final class CarriedPressure {
      * @throws InvalidInputException with {@link #BELOW_AMBIENT} when the result would be below 0 kPa
      */
     public static GaugePressure carry(GaugePressure reading, Surroundings from, Surroundings to) {
-        double absolute = reading.absoluteAt(from.ambient()).kpa();
-        double warmed =
-                absolute * to.temperature().kelvin() / from.temperature().kelvin();
-        double gauge = warmed - to.ambient().kpa();
+        double gauge = gaugeKpa(reading, from, to);
         if (gauge < 0) {
             throw new InvalidInputException(new Problem("gaugeKpa", BELOW_AMBIENT, 0.0, gauge, "kPa"));
         }
         return GaugePressure.kpa(gauge);
+    }
+
+    /** The same; empty where the tire would be softer than the air around it. */
+    public static Optional<GaugePressure> carryIfHeld(GaugePressure reading, Surroundings from, Surroundings to) {
+        return Optional.of(gaugeKpa(reading, from, to))
+                .filter(gauge -> gauge >= 0)
+                .map(GaugePressure::kpa);
+    }
+
+    private static double gaugeKpa(GaugePressure reading, Surroundings from, Surroundings to) {
+        double absolute = reading.absoluteAt(from.ambient()).kpa();
+        return absolute * to.temperature().kelvin() / from.temperature().kelvin()
+                - to.ambient().kpa();
     }
 }

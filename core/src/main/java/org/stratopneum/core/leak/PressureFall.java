@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import org.stratopneum.core.air.CarriedPressure;
 import org.stratopneum.core.air.Surroundings;
-import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Temperature;
 
@@ -64,15 +63,12 @@ public record PressureFall(
         if (reading.temperature() == null) {
             return reading.pressure().kpa();
         }
-        try {
-            return CarriedPressure.carry(
-                            reading.pressure(),
-                            new Surroundings(reading.temperature(), heightM),
-                            new Surroundings(REFERENCE, heightM))
-                    .kpa();
-        } catch (InvalidInputException exception) {
-            return 0;
-        }
+        return CarriedPressure.carryIfHeld(
+                        reading.pressure(),
+                        new Surroundings(reading.temperature(), heightM),
+                        new Surroundings(REFERENCE, heightM))
+                .map(GaugePressure::kpa)
+                .orElse(0.0);
     }
 
     private static double days(Instant from, Instant to) {

@@ -57,4 +57,13 @@ class CarriedPressureTest {
                     assertThat(problem.value()).isNegative();
                 });
     }
+
+    @Test
+    void carriedIfHeldItIsTheSameOrNothing() {
+        Surroundings pass = Surroundings.of(-3, 1900);
+        assertThat(CarriedPressure.carryIfHeld(GaugePressure.kpa(180), WORKSHOP, pass))
+                .contains(CarriedPressure.carry(GaugePressure.kpa(180), WORKSHOP, pass));
+        assertThat(CarriedPressure.carryIfHeld(GaugePressure.kpa(2), Surroundings.of(40, 0), Surroundings.of(-20, 0)))
+                .isEmpty();
+    }
 }

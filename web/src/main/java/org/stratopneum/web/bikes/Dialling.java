@@ -87,14 +87,22 @@ public class Dialling {
     /** @param bike the bike, for its usual ground */
     @Transactional(readOnly = true)
     public Map<WheelPosition, Learned> learned(BikeStanding bike) {
+        return learned(bike, logbook.ofBike(bike.id(), LogKind.DIALLING));
+    }
+
+    /** @param rows entries of the bike, oldest first */
+    public Map<WheelPosition, Learned> learned(BikeStanding bike, List<LogRow> rows) {
         List<GroundRow> usual = bike.ground().entrySet().stream()
                 .map(entry -> new GroundRow(bike.id(), entry.getKey(), entry.getValue()))
                 .toList();
-        return learned(bike.id(), usual);
+        return learned(rows, usual);
     }
 
     private Map<WheelPosition, Learned> learned(UUID bikeId, List<GroundRow> usual) {
-        List<LogRow> rows = logbook.ofBike(bikeId, LogKind.DIALLING);
+        return learned(logbook.ofBike(bikeId, LogKind.DIALLING), usual);
+    }
+
+    private Map<WheelPosition, Learned> learned(List<LogRow> rows, List<GroundRow> usual) {
         Map<WheelPosition, Learned> learned = new EnumMap<>(WheelPosition.class);
         for (WheelPosition position : WheelPosition.values()) {
             learned.put(position, learned(rows, position, usual));

@@ -9,12 +9,10 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.air.CarriedPressure;
 import org.stratopneum.core.air.Surroundings;
-import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.Outlooks;
@@ -110,7 +108,7 @@ class ElsewhereDesk {
         PressureUnit unit = rider.pressureUnit();
         Surroundings here = trip.here().surroundings();
         Surroundings there = trip.there().surroundings();
-        Optional<GaugePressure> set = carried(target, there, here);
+        Optional<GaugePressure> set = CarriedPressure.carryIfHeld(target, there, here);
         GaugePressure ceiling = advice.limits().ceiling();
         boolean tooMuch =
                 ceiling != null && set.filter(found -> found.isAbove(ceiling)).isPresent();
@@ -145,7 +143,7 @@ class ElsewhereDesk {
         Surroundings here = trip.here().surroundings();
         Surroundings there = trip.there().surroundings();
         Surroundings cooled = new Surroundings(there.temperature(), here.heightM());
-        Optional<GaugePressure> between = carried(set, here, cooled);
+        Optional<GaugePressure> between = CarriedPressure.carryIfHeld(set, here, cooled);
         if (between.isEmpty()) {
             return List.of();
         }
@@ -165,19 +163,5 @@ class ElsewhereDesk {
     private static String change(double kpa, PressureUnit unit) {
         String sign = kpa < 0 ? "-" : "+";
         return sign + PressureText.text(GaugePressure.kpa(Math.abs(kpa)), unit);
-    }
-
-    /** Empty where the tire would be softer than the air around it. */
-    static Optional<GaugePressure> carried(GaugePressure pressure, Surroundings from, Surroundings to) {
-        try {
-            return Optional.of(CarriedPressure.carry(pressure, from, to));
-        } catch (InvalidInputException exception) {
-            return Optional.empty();
-        }
-    }
-
-    /** The temperature at which outlooks are told. */
-    static Surroundings at20(double heightM) {
-        return new Surroundings(Temperature.celsius(20), heightM);
     }
 }

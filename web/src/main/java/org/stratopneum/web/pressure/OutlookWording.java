@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.air.CarriedPressure;
 import org.stratopneum.core.air.Surroundings;
 import org.stratopneum.core.leak.PressureFall;
 import org.stratopneum.core.leak.PressureOutlook;
@@ -21,6 +22,8 @@ import org.stratopneum.web.wording.Wording;
 /** Says what a wheel holds now and later, with its doubt. */
 @Component
 public class OutlookWording {
+
+    private static final double REFERENCE_C = 20;
 
     private final Wording wording;
     private final WindowWording windows;
@@ -45,11 +48,11 @@ public class OutlookWording {
         PressureUnit unit = rider.pressureUnit();
         PressureOutlook outlook = known.get();
         Surroundings there = trip.there().surroundings();
-        Surroundings from = ElsewhereDesk.at20(homeM);
+        Surroundings from = at20(homeM);
         List<String> lines = new ArrayList<>();
         Optional<PressureFall.Expected> then = outlook.expectedAt(trip.at());
         if (then.isEmpty()) {
-            Optional<GaugePressure> kept = ElsewhereDesk.carried(outlook.lastAt20(), from, there);
+            Optional<GaugePressure> kept = CarriedPressure.carryIfHeld(outlook.lastAt20(), from, there);
             kept.ifPresent(found -> lines.add(wording.text("outlook.no-loss", PressureText.text(found, unit))));
             lines.add(wording.text("outlook.no-rate"));
             return new Said(lines, WindowWording.Side.NONE);
@@ -59,14 +62,14 @@ public class OutlookWording {
                 .ifPresent(span -> lines.add(wording.text("outlook.now", span)));
         span(then.get(), from, there, unit).ifPresent(span -> lines.add(wording.text("outlook.then", span)));
         lines.add(rate(outlook, rider));
-        Optional<GaugePressure> likely = ElsewhereDesk.carried(then.get().likely(), from, there);
+        Optional<GaugePressure> likely = CarriedPressure.carryIfHeld(then.get().likely(), from, there);
         return new Said(lines, likely.map(found -> windows.side(window, found)).orElse(WindowWording.Side.NONE));
     }
 
     /** "now about 18.5 psi (17.5 to 19.5), if it is at 20 C", and the rate; empty where nothing tells a rate. */
     public List<String> now(PressureOutlook outlook, Rider rider) {
         Instant now = logbook.now();
-        Surroundings same = ElsewhereDesk.at20(0);
+        Surroundings same = at20(0);
         return outlook.expectedAt(now)
                 .flatMap(expected -> span(expected, same, same, rider.pressureUnit()))
                 .map(span -> List.of(wording.text("outlook.now-at-20", span), rate(outlook, rider)))
@@ -76,9 +79,9 @@ public class OutlookWording {
     /** "19.5 psi (18.4 to 20.6)". */
     private Optional<String> span(
             PressureFall.Expected expected, Surroundings from, Surroundings to, PressureUnit unit) {
-        Optional<GaugePressure> likely = ElsewhereDesk.carried(expected.likely(), from, to);
-        Optional<GaugePressure> low = ElsewhereDesk.carried(expected.low(), from, to);
-        Optional<GaugePressure> high = ElsewhereDesk.carried(expected.high(), from, to);
+        Optional<GaugePressure> likely = CarriedPressure.carryIfHeld(expected.likely(), from, to);
+        Optional<GaugePressure> low = CarriedPressure.carryIfHeld(expected.low(), from, to);
+        Optional<GaugePressure> high = CarriedPressure.carryIfHeld(expected.high(), from, to);
         if (likely.isEmpty() || high.isEmpty()) {
             return Optional.empty();
         }
@@ -100,5 +103,10 @@ public class OutlookWording {
 
     private static String percent(double ratio) {
         return Numbers.fixed(100 * ratio, 1);
+    }
+
+    /** The temperature at which outlooks are told. */
+    private static Surroundings at20(double heightM) {
+        return Surroundings.of(REFERENCE_C, heightM);
     }
 }

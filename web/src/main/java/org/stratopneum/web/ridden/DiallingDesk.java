@@ -96,7 +96,8 @@ class DiallingDesk {
 
     /** @param faulty the wheel whose own number is faulty, or null, and {@code form} what was typed for it */
     private DiallingPage page(BikeStanding bike, Rider rider, LogOutcome outcome, WheelPosition faulty, FormView form) {
-        Map<WheelPosition, Dialling.Learned> learned = dialling.learned(bike);
+        List<LogRow> rows = logbook.ofBike(bike.id(), LogKind.DIALLING);
+        Map<WheelPosition, Dialling.Learned> learned = dialling.learned(bike, rows);
         Optional<BikeAdvice> anybody =
                 BikeAdvisor.usualRide(bike, rider.bodyKg()).flatMap(ride -> advisor.adviseAnybody(bike, ride));
         Optional<Told> told = advisor.adviseUsual(bike, rider.bodyKg())
@@ -120,14 +121,15 @@ class DiallingDesk {
                 rider.pressureUnit().symbol(),
                 anybody.isPresent(),
                 wheels,
-                rides(bike.id(), rider),
+                rides(rows, rider),
                 outcome);
     }
 
-    private List<DiallingPage.Ride> rides(UUID bikeId, Rider rider) {
-        List<LogRow> rows = new ArrayList<>(logbook.ofBike(bikeId, List.of(LogKind.RIDDEN)));
-        Collections.reverse(rows);
-        return rows.stream()
+    private List<DiallingPage.Ride> rides(List<LogRow> rows, Rider rider) {
+        List<LogRow> rides = new ArrayList<>(
+                rows.stream().filter(row -> row.kind() == LogKind.RIDDEN).toList());
+        Collections.reverse(rides);
+        return rides.stream()
                 .limit(RIDES)
                 .map(row -> new DiallingPage.Ride(
                         row.id(),
@@ -170,7 +172,6 @@ class DiallingDesk {
                                         own.map(found -> PressureText.number(found, unit))
                                                 .orElse("")),
                                 Map.of()),
-                UUID.randomUUID(),
                 !learned.notes().isEmpty());
     }
 

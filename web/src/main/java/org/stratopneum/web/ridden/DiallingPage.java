@@ -22,6 +22,11 @@ record DiallingPage(
         List<Ride> rides,
         LogOutcome outcome) {
 
+    /** An id for one form: each has its own, so that going back and pressing another one is no repeat. */
+    public UUID freshId() {
+        return UUID.randomUUID();
+    }
+
     /** Whether anything was said of a wheel, so that there is something to draw. */
     public boolean drawn() {
         return wheels.stream().anyMatch(wheel -> wheel.drawing() != null);
@@ -48,7 +53,6 @@ record DiallingPage(
             DiallingDrawing drawing,
             String own,
             FormView form,
-            UUID newId,
             boolean resettable) {}
 
     /** A ride in words; {@code track} is its recorded file, or null. */

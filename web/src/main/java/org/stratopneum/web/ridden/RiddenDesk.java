@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.multipart.MultipartFile;
@@ -39,7 +38,7 @@ import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.FormView;
-import org.stratopneum.web.wording.Numbers;
+import org.stratopneum.web.wording.GroundText;
 import org.stratopneum.web.wording.ProblemWording;
 import org.stratopneum.web.wording.Wording;
 
@@ -168,15 +167,8 @@ class RiddenDesk {
                 rider.units(),
                 known,
                 track,
-                usual(bike),
+                GroundText.shares(bike.ground(), wording),
                 wheels(bike, rider, form));
-    }
-
-    private String usual(BikeStanding bike) {
-        return bike.ground().entrySet().stream()
-                .map(entry ->
-                        wording.of("ground", entry.getKey()) + " " + Numbers.upTo(100 * entry.getValue(), 0) + " %")
-                .collect(Collectors.joining(", "));
     }
 
     private List<RiddenPage.Wheel> wheels(BikeStanding bike, Rider rider, FormView form) {

@@ -121,7 +121,6 @@ class SealantDesk {
                         .map(item -> new SealantPage.Bottle(item.id(), said.bottle(item, rider)))
                         .toList(),
                 rows.stream().limit(SHOWN).map(row -> said.entry(row, rider)).toList(),
-                UUID.randomUUID(),
                 outcome);
     }
 

@@ -33,8 +33,12 @@ record SealantPage(
         Units units,
         List<Bottle> bottles,
         List<Entry> entries,
-        UUID entry,
         LogOutcome outcome) {
+
+    /** An id for one form: each has its own, so that going back and pressing another one is no repeat. */
+    public UUID freshId() {
+        return UUID.randomUUID();
+    }
 
     public List<LogDetail.SealantHeard.Sound> sounds() {
         return List.of(LogDetail.SealantHeard.Sound.values());

@@ -46,7 +46,7 @@ record SealantRecord(List<SealantEvent> events, UUID bottle, SealantFamily famil
         boolean filled = false;
         for (int i = rows.size() - 1; i >= 0; i--) {
             LogRow row = rows.get(i);
-            if (row.struck() || before(row, tire.since(), zone)) {
+            if (row.struck() || ofAnother(row, tire) || before(row, tire.since(), zone)) {
                 continue;
             }
             LogDetail detail = logbook.detailOf(row);
@@ -62,6 +62,11 @@ record SealantRecord(List<SealantEvent> events, UUID bottle, SealantFamily famil
             }
         }
         return new SealantRecord(filled ? events : List.of(), bottle, family);
+    }
+
+    /** A tire that was on the wheel earlier the same day took its own sealant with it. */
+    private static boolean ofAnother(LogRow row, WheelStanding.Tire tire) {
+        return row.tireId() != null && !row.tireId().equals(tire.id());
     }
 
     /** What was filled in while the tire was put on belongs to it, whichever of the two was noted first that day. */

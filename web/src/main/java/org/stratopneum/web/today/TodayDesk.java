@@ -32,6 +32,7 @@ import org.stratopneum.web.pressure.WindowWording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.GroundText;
 import org.stratopneum.web.wording.Numbers;
 import org.stratopneum.web.wording.PressureText;
 import org.stratopneum.web.wording.Wording;
@@ -128,18 +129,11 @@ class TodayDesk {
                 bike.id(),
                 bike.name(),
                 bike.wheelsetName(),
-                rideOf(bike),
+                GroundText.shares(bike.ground(), wording),
                 advice.map(found -> systemOf(found, rider)).orElse(""),
                 wheels,
                 bike.rollable() ? writeOf(advice, rider.pressureUnit()) : null,
                 outcome);
-    }
-
-    private String rideOf(BikeStanding bike) {
-        return bike.ground().entrySet().stream()
-                .map(entry ->
-                        wording.of("ground", entry.getKey()) + " " + Numbers.upTo(100 * entry.getValue(), 0) + " %")
-                .collect(Collectors.joining(", "));
     }
 
     private static String systemOf(BikeAdvice advice, Rider rider) {

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
@@ -170,5 +172,35 @@ class WheelSealantTest {
         TypedBike.enter(rider, "name", "Tubed", "rear-setup", "BUTYL_TUBE", "front-setup", "BUTYL_TUBE");
         String tubed = rider.ids("/garage", "/wheels/").get(2);
         assertThat(rider.get("/wheels/" + tubed + "/sealant").body()).contains("A tube is in this tire");
+    }
+
+    /** Topped up in the morning, another tire in the afternoon: what went into the first one is not in the second. */
+    @Test
+    void anotherTireOnTheSameDayBeginsWithoutSealant() {
+        assertThat(post("fillings", "volume", "95")).startsWith("302");
+        assertThat(page()).contains("id=\"left\"");
+        Map<String, String> fit = new HashMap<>(TypedBike.fields());
+        fit.put("newId", UUID.randomUUID().toString());
+        fit.put("size", "29x2.25");
+        fit.put("setup", "TUBELESS");
+        fit.put("tubeless", "on");
+        var fitted = rider.post(wheel + "/fit", wheel + "/fit", fit);
+        assertThat(fitted.statusCode()).as(fitted.body()).isEqualTo(302);
+        assertThat(page()).contains("No filling is noted");
+    }
+
+    @Test
+    void everyFormHasAnIdOfItsOwn() {
+        filled("95", 20);
+        Matcher ids =
+                Pattern.compile("name=\"entry\" value=\"([0-9a-f-]{36})\"").matcher(page());
+        List<String> found = new ArrayList<>();
+        while (ids.find()) {
+            found.add(ids.group(1));
+        }
+        assertThat(found)
+                .as("dips, sounds, puncture, filling, and the entry's own")
+                .hasSizeGreaterThan(6);
+        assertThat(found).doesNotHaveDuplicates();
     }
 }
