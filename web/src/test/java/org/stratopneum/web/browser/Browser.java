@@ -144,6 +144,17 @@ final class Browser implements AutoCloseable {
         field.sendKeys(text);
     }
 
+    /** Ticks a box, once more where the page moved it away under the pointer, and fails where it stays unticked. */
+    void tick(String css) {
+        waitFor(there -> {
+            WebElement box = find(css);
+            if (!box.isSelected()) {
+                box.click();
+            }
+            return box.isSelected();
+        });
+    }
+
     /** What is drawn anew while it is looked at is looked at again. */
     <T> T waitFor(Function<WebDriver, T> condition) {
         return new WebDriverWait(driver, PATIENCE)

@@ -30,7 +30,7 @@ record Newcomer(Browser browser, Site site) {
         browser.type("#rear-size", "29x2.25");
         browser.type("#rear-rimWidth", "30");
         browser.type("#rear-tireMax", "50");
-        browser.find("#rear-tubeless").click();
+        browser.tick("#rear-tubeless");
         new Select(browser.find("#ground1")).selectByValue("CROSS_COUNTRY");
         browser.type("#rider", "70");
         browser.type("#bike", "13");
