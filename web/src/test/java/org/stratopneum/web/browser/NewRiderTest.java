@@ -94,7 +94,7 @@ class NewRiderTest {
         assertThat(browser.text("#told"))
                 .contains("Both wheels: Take care", "A rim of 22.8 mm to 37.1 mm")
                 .doesNotContain("not made for tubeless");
-        browser.tick("#rear-tubeless");
+        browser.find("#rear-tubeless").click();
         browser.waitFor(there -> browser.text("#told").contains("The tire was not made for tubeless"));
         assertThat(browser.text("#told")).contains("ceiling 43.5 psi, the tire was not made for tubeless");
     }
