@@ -1,19 +1,45 @@
 package org.stratopneum.core.agenda;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.stratopneum.core.sealant.Schedule;
 import org.stratopneum.core.sealant.SealantForecast;
 
-/** What the liquid in a tire makes due: a look inside, then a refresh; once that is due, no look is needed any more. */
+/** What the liquid in a tire makes due, by the school that the rider follows. */
 public final class SealantLooks {
+
+    /** A core that was washed so shortly before a refresh need not be again (our judgement; days). */
+    private static final int CLEAN_DAYS = 30;
 
     private SealantLooks() {}
 
-    public static List<DueItem> of(UUID wheelId, SealantForecast forecast, LocalDate today) {
-        DueItem refresh = new DueItem(wheelId, DueReason.SEALANT_REFRESH, forecast.refreshBy());
-        return refresh.isDueOn(today)
-                ? List.of(refresh)
-                : List.of(new DueItem(wheelId, DueReason.SEALANT_LOOK, forecast.checkBy()), refresh);
+    /**
+     * @param coreServiced when the core was last washed or renewed, or null where nobody noted it; the core is serviced
+     *     with each refresh (common practice)
+     */
+    public static List<DueItem> of(
+            UUID wheelId, Schedule schedule, SealantForecast forecast, LocalDate coreServiced, LocalDate today) {
+        List<DueItem> items = new ArrayList<>();
+        for (Schedule.Due due : schedule.dues(forecast, today)) {
+            items.add(new DueItem(wheelId, reason(due.kind()), due.on()));
+            boolean opened = due.kind() == Schedule.Kind.REFRESH || due.kind() == Schedule.Kind.RENEW;
+            boolean clean =
+                    coreServiced != null && coreServiced.isAfter(due.on().minusDays(CLEAN_DAYS));
+            if (opened && !clean) {
+                items.add(new DueItem(wheelId, DueReason.CORE_SERVICE, due.on()));
+            }
+        }
+        return items;
+    }
+
+    private static DueReason reason(Schedule.Kind kind) {
+        return switch (kind) {
+            case LOOK -> DueReason.SEALANT_LOOK;
+            case REFRESH -> DueReason.SEALANT_REFRESH;
+            case TOP_UP -> DueReason.SEALANT_TOP_UP;
+            case RENEW -> DueReason.SEALANT_RENEW;
+        };
     }
 }

@@ -8,6 +8,8 @@ public enum Amount {
     CEILING,
     /** Sealant that goes in (Double, ml). */
     DOSE,
+    /** Sealant that goes in over what is left (Double, ml). */
+    TOP_UP,
     /** Tape for this bed (Length). */
     TAPE_WIDTH,
     TAPE_LENGTH,

@@ -49,7 +49,7 @@ final class CareJobs {
                         Condition.CORE_REMOVABLE,
                         ask("core-turns", on(Answer.TURNS), on(Answer.SEIZED, act("core-flats")))
                                 .valveAt(6),
-                        act("core-wash"),
+                        act(RefreshJobs.CORE_WASH),
                         act("stem-brush").valveAt(6)),
                 ask("whole-valve", on(Answer.NO), on(Answer.YES, wholeValve())),
                 when(

@@ -1,5 +1,7 @@
 package org.stratopneum.core.job;
 
+import java.util.Optional;
+
 /** How a job ends. */
 public enum Ending {
     DONE,
@@ -20,10 +22,37 @@ public enum Ending {
     NOT_READY,
     /** Something was found that wants mending before the next ride. */
     MEND_FIRST,
-    NOT_FOR_THIS_TUBE;
+    NOT_FOR_THIS_TUBE,
+    /** Lumps, or several top-ups: it is cleaned out and renewed instead. */
+    RENEW_INSTEAD,
+    /** Core or nut does not turn. */
+    VALVE_STUCK,
+    /** With an insert inside nothing is poured over the bead. */
+    INSERT_INSIDE,
+    /** The core does not come out: nothing goes through this valve. */
+    CORE_FIXED,
+    /** A tube holds the air. */
+    TUBE_INSIDE;
 
     /** Whether the job came to what it was begun for. */
     public boolean isDone() {
         return this == DONE;
+    }
+
+    /** The job that leads on from here; empty where none does. */
+    public Optional<Job> next() {
+        return Optional.ofNullable(
+                switch (this) {
+                    case TAPE_WRONG, AIR_IN_THE_RIM -> Job.TAPE_RIM;
+                    case VALVE_STUCK -> Job.SERVICE_VALVE;
+                    case INSERT_INSIDE -> Job.REFRESH_THROUGH_VALVE;
+                    case CORE_FIXED -> Job.REFRESH_AT_BEAD;
+                    case RENEW_INSTEAD -> Job.RENEW_SEALANT;
+                    case TUBE_INSIDE -> Job.SEALANT_IN_TUBE;
+                    case BEAD_STUCK -> Job.STUBBORN_TIRE;
+                    case NEW_VALVE -> Job.FIT_TUBE;
+                    case DOES_NOT_SEAT -> Job.SEAT;
+                    default -> null;
+                });
     }
 }

@@ -15,6 +15,9 @@ public enum Job {
     INSERT(TubelessJobs.insert(), Goal.TUBELESS),
     FIT_TUBE(TubeJobs.fit(), Goal.TUBE),
     SEALANT_IN_TUBE(TubeJobs.sealant(), Goal.TUBE),
+    REFRESH_THROUGH_VALVE(RefreshJobs.throughValve(), Goal.AS_IT_IS),
+    REFRESH_AT_BEAD(RefreshJobs.atBead(), Goal.AS_IT_IS),
+    RENEW_SEALANT(RefreshJobs.renew(), Goal.TUBELESS),
     SERVICE_VALVE(CareJobs.valve(), Goal.AS_IT_IS),
     ADD_AIR(CareJobs.addAir(), Goal.AS_IT_IS),
     FIXED_CORE(TubeJobs.fixedCore(), Goal.TUBE),
@@ -67,6 +70,11 @@ public enum Job {
 
     public boolean reaches(Milestone milestone) {
         return script.tree().anyMatch(new Part.Reached(milestone)::equals);
+    }
+
+    /** Whether the core of the valve is washed on its way. */
+    public boolean servicesCore() {
+        return steps().stream().anyMatch(step -> step.text().equals(RefreshJobs.CORE_WASH));
     }
 
     /** Whether some step names {@code amount}. */

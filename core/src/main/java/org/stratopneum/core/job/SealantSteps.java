@@ -17,21 +17,23 @@ final class SealantSteps {
 
     private SealantSteps() {}
 
-    private static Part measured() {
-        return measure("sealant-ml", Measured.SEALANT).with(Amount.DOSE).caution(Caution.SEALANT);
+    private static Part measured(Amount much) {
+        return measure("sealant-ml", Measured.SEALANT).with(much).caution(Caution.SEALANT);
     }
 
     /** Wet: before the last stretch of the bead, that part up. */
     static Part poured() {
+        return all(act("bottle-shake"), act("second-bead-part").valveAt(12), poured(Amount.DOSE));
+    }
+
+    private static Part poured(Amount much) {
         return all(
-                act("bottle-shake"),
-                act("second-bead-part").valveAt(12),
-                act("pour").with(Amount.DOSE).caution(Caution.SEALANT),
-                measured(),
+                act("pour").with(much).caution(Caution.SEALANT),
+                measured(much),
                 ask(
                         "sealant-in-before-closing",
                         on(Answer.YES),
-                        on(Answer.NO, act("pour-now").with(Amount.DOSE))));
+                        on(Answer.NO, act("pour-now").with(much))));
     }
 
     /** Dry: the tire has seated, the air is let out, and it stays up or does not. */
@@ -40,36 +42,43 @@ final class SealantSteps {
                 act("let-down").valveAt(12),
                 ask("bead-stays", on(Answer.STAYED), on(Answer.FELL_OFF, heed("fell-off-normal"))),
                 act("bottle-shake"),
-                either(Condition.CORE_REMOVABLE, either(Condition.INJECTOR, injected(), pastTheBead()), pastTheBead()),
+                either(
+                        Condition.CORE_REMOVABLE,
+                        either(
+                                Condition.INJECTOR,
+                                all(act("core-out").valveAt(4), injected(Amount.DOSE)),
+                                pastTheBead(Amount.DOSE)),
+                        pastTheBead(Amount.DOSE)),
                 lastInflation());
     }
 
-    private static Part injected() {
+    /** Through the open valve, and the core in again. */
+    static Part injected(Amount much) {
         return all(
-                act("core-out").valveAt(4),
-                act("inject").valveAt(4).with(Amount.DOSE).caution(Caution.SEALANT),
-                measured(),
+                act("inject").valveAt(4).with(much).caution(Caution.SEALANT),
+                measured(much),
                 act("stem-clear").valveAt(4),
                 ask(
                         "sealant-in-before-core",
                         on(Answer.YES),
-                        on(Answer.NO, act("inject-now").with(Amount.DOSE))),
+                        on(Answer.NO, act("inject-now").with(much))),
                 act("core-in").valveAt(4));
     }
 
-    private static Part pastTheBead() {
-        return all(
-                act("open-stretch").valveAt(12).caution(Caution.LEVERS),
-                act("pour").with(Amount.DOSE).caution(Caution.SEALANT),
-                measured(),
-                ask(
-                        "sealant-in-before-closing",
-                        on(Answer.YES),
-                        on(Answer.NO, act("pour-now").with(Amount.DOSE))),
-                act("close-stretch").valveAt(12));
+    private static Part pastTheBead(Amount much) {
+        return all(opened(), closed(much));
     }
 
-    private static Part lastInflation() {
+    static Part opened() {
+        return act("open-stretch").valveAt(12).caution(Caution.LEVERS);
+    }
+
+    static Part closed(Amount much) {
+        return all(poured(much), act("close-stretch").valveAt(12));
+    }
+
+    /** Core snug, up again, and the moulded line even. */
+    static Part lastInflation() {
         return all(
                 when(Condition.CORE_REMOVABLE, ask("core-snug", on(Answer.YES), on(Answer.NO, act("core-tighten")))),
                 block(

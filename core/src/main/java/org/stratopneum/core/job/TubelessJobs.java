@@ -84,7 +84,7 @@ final class TubelessJobs {
     }
 
     /** A tape that was sound stays; one that is nicked is a leak that sealant cannot close. */
-    private static Part tapeOrLook() {
+    static Part tapeOrLook() {
         return unless(
                 Condition.BED_SEALED,
                 ask(
@@ -100,7 +100,7 @@ final class TubelessJobs {
                                 TapeSteps.valveIn().under("retape."))));
     }
 
-    private static Part mountAndSeal() {
+    static Part mountAndSeal() {
         return all(
                 MountSteps.prepare(),
                 MountSteps.beads(),
@@ -112,7 +112,7 @@ final class TubelessJobs {
     }
 
     /** Two schools: stand overnight and then ride, or ride at once and test afterwards. */
-    private static Part toTheRoad() {
+    static Part toTheRoad() {
         return either(
                 Condition.OVERNIGHT,
                 all(act("lay-on-each-side"), HoldSteps.hold(), WheelSteps.wheelIn(), WheelSteps.beforeRiding()),

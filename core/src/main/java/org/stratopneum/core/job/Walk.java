@@ -179,6 +179,15 @@ public record Walk(
         return found;
     }
 
+    /** Whether a hold test was begun and is still to be read. */
+    public boolean inHoldTest() {
+        boolean begun = false;
+        for (Mark mark : reached) {
+            begun = mark.milestone() == Milestone.HOLD_STARTED || (begun && mark.milestone() != Milestone.HOLD_ENDED);
+        }
+        return begun && open.isPresent();
+    }
+
     /** The steps that come when everything goes as it usually does, the open one first. */
     public List<Step> usuallyAhead(Facts facts) {
         List<Step> steps = new ArrayList<>();

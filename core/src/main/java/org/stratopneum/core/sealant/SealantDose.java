@@ -51,6 +51,34 @@ public record SealantDose(double exactMl, double minimumMl) {
         return filmMl(section, school.filmMm());
     }
 
+    /** @return mean film that so much liquid makes (mm), extras left out */
+    public static double filmMm(TireSection section, double ml) {
+        return ml * CM2_MM_PER_ML / section.innerSurfaceCm2();
+    }
+
+    /** What people put in beside the three schools, by the film that it makes (common practice). */
+    public enum Habit {
+        /** In a fresh road tire, topped up later. */
+        SPARSE(0.15),
+        /** In a road tire by those who never want to look. */
+        COPIOUS(0.44);
+
+        private final double filmMm;
+
+        Habit(double filmMm) {
+            this.filmMm = filmMm;
+        }
+
+        public double filmMm() {
+            return filmMm;
+        }
+
+        /** @return what that is in this tire, without extras (ml) */
+        public double ml(TireSection section) {
+            return SealantDose.filmMl(section, filmMm);
+        }
+    }
+
     private static double filmMl(TireSection section, double filmMm) {
         return filmMm * section.innerSurfaceCm2() / CM2_MM_PER_ML;
     }

@@ -197,14 +197,19 @@ public final class SealantForecast {
         return tooLittle(REFRESH_AT);
     }
 
-    private LocalDate tooLittle(double probability) {
+    /** Deficit since the last filling at which each sample falls below the minimum, or fell (kPa days). */
+    private double[] crossing() {
         double[] crossing = new double[SAMPLES];
         for (int i = 0; i < SAMPLES; i++) {
             crossing[i] = Double.isInfinite(crossed[i])
                     ? dried + Math.max(0, (ml[i] - tire.minimumMl) / perKpaDay(i))
                     : crossed[i];
         }
-        double deficit = quantile(crossing, probability);
+        return crossing;
+    }
+
+    private LocalDate tooLittle(double probability) {
+        double deficit = quantile(crossing(), probability);
         LocalDate latest = filledOn.plusMonths(LONGEST_MONTHS);
         LocalDate at = filledOn;
         double sum = 0;
@@ -213,6 +218,37 @@ public final class SealantForecast {
             at = at.plusDays(1);
         }
         return at.isAfter(latest) ? latest : at;
+    }
+
+    /**
+     * How likely it is that it is too little on a day to come, or is already (ratio).
+     *
+     * @param on not before the day that was asked for
+     */
+    public double chanceTooLittle(LocalDate on) {
+        double deficit = dried;
+        for (LocalDate at = day; at.isBefore(on); at = at.plusDays(1)) {
+            deficit += climate.deficitKpa(at);
+        }
+        double most = Arrays.stream(logWeight).max().orElseThrow();
+        double[] crossing = crossing();
+        double all = 0;
+        double tooLittle = 0;
+        for (int i = 0; i < SAMPLES; i++) {
+            double weight = Math.exp(logWeight[i] - most);
+            all += weight;
+            tooLittle += crossing[i] < deficit ? weight : 0;
+        }
+        return tooLittle / all;
+    }
+
+    /** What dries between two days, while there is something to dry, by the middle of the rate (ml). */
+    public double driesMl(LocalDate from, LocalDate to) {
+        double deficit = 0;
+        for (LocalDate at = from; at.isBefore(to); at = at.plusDays(1)) {
+            deficit += climate.deficitKpa(at);
+        }
+        return rateFactor().p50() * DryingRate.Q * tire.innerSurfaceCm2 * deficit;
     }
 
     /** When the oldest of what is in there went in. */

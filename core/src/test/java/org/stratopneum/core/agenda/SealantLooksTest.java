@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.stratopneum.core.sealant.DryingClimate;
+import org.stratopneum.core.sealant.Schedule;
 import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.core.sealant.SealantForecast;
 
@@ -16,20 +17,24 @@ class SealantLooksTest {
     private static final LocalDate FILLED = LocalDate.of(2026, 3, 1);
 
     private static List<DueItem> on(int day) {
+        return on(day, FILLED.plusDays(day));
+    }
+
+    private static List<DueItem> on(int day, LocalDate coreServiced) {
         LocalDate today = FILLED.plusDays(day);
         SealantForecast forecast = SealantForecast.of(
                 new SealantForecast.Tire(3382, 34, 1),
                 DryingClimate.same(20, 0.5),
                 List.of(new SealantEvent.Filled(FILLED, 101.46, true)),
                 today);
-        return SealantLooks.of(WHEEL, forecast, today);
+        return SealantLooks.of(WHEEL, new Schedule.Measured(), forecast, coreServiced, today);
     }
 
     /** Handbook, page 5: a look after 69 days, a refresh after 122; days do not move while nothing new is known. */
     @Test
     void aLookComesFirstAndThenTheRefreshTakesItsPlace() {
         for (int day : new int[] {0, 40, 68, 90, 120}) {
-            assertThat(on(day))
+            assertThat(on(day, LocalDate.MAX))
                     .as("day " + day)
                     .extracting(DueItem::reason)
                     .containsExactly(DueReason.SEALANT_LOOK, DueReason.SEALANT_REFRESH);
@@ -38,5 +43,16 @@ class SealantLooksTest {
         }
         assertThat(on(124)).extracting(DueItem::reason).containsExactly(DueReason.SEALANT_REFRESH);
         assertThat(on(300)).extracting(DueItem::reason).containsExactly(DueReason.SEALANT_REFRESH);
+    }
+
+    /** Handbook, page 5: the core is washed or renewed at each refresh. */
+    @Test
+    void theCoreIsServicedWithTheRefreshUnlessItWasJustBefore() {
+        DueItem refresh = on(0, LocalDate.MAX).get(1);
+        assertThat(on(0, null)).contains(new DueItem(WHEEL, DueReason.CORE_SERVICE, refresh.due()));
+        assertThat(on(0, FILLED)).contains(new DueItem(WHEEL, DueReason.CORE_SERVICE, refresh.due()));
+        assertThat(on(0, refresh.due().minusDays(29)))
+                .extracting(DueItem::reason)
+                .doesNotContain(DueReason.CORE_SERVICE);
     }
 }

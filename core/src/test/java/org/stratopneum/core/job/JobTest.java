@@ -202,4 +202,37 @@ class JobTest {
         }
         assertThat(found).containsExactlyInAnyOrder(Ending.values());
     }
+
+    /** What goes wrong with a refresh leads to the card that mends it, and a card never leads to itself. */
+    @Test
+    void anEndThatStopsARefreshNamesTheCardThatLeadsOn() {
+        for (Job job : List.of(Job.REFRESH_THROUGH_VALVE, Job.REFRESH_AT_BEAD, Job.RENEW_SEALANT)) {
+            assertThat(endings(job, ANY).stream().flatMap(ending -> ending.next().stream()))
+                    .as(job.name())
+                    .contains(Job.SERVICE_VALVE, Job.SEALANT_IN_TUBE)
+                    .doesNotContain(job);
+        }
+        assertThat(endings(Job.REFRESH_AT_BEAD, Map.of(Condition.INSERT_INSIDE, true)))
+                .contains(Ending.INSERT_INSIDE)
+                .doesNotContain(Ending.DONE);
+        assertThat(endings(Job.REFRESH_THROUGH_VALVE, Map.of(Condition.INSERT_INSIDE, true)))
+                .contains(Ending.DONE);
+        assertThat(Ending.TAPE_WRONG.next()).contains(Job.TAPE_RIM);
+        assertThat(Ending.DONE.next()).isEmpty();
+    }
+
+    /** Handbook, page 5: the core is washed or renewed at each refresh. */
+    @ParameterizedTest
+    @EnumSource(names = {"REFRESH_THROUGH_VALVE", "REFRESH_AT_BEAD", "RENEW_SEALANT"})
+    void aRefreshThatIsDoneHasSealantInItAndAWashedCore(Job job) {
+        assertThat(job.servicesCore()).isTrue();
+        EveryWay.walk(
+                job.script(),
+                Map.of(Condition.CORE_REMOVABLE, true),
+                walk -> walk.ending().filter(Ending::isDone).ifPresent(done -> {
+                    assertThat(walk.milestones()).contains(Milestone.SEALANT_IN, Milestone.PRESSURE_SET);
+                    assertThat(walk.taken())
+                            .anyMatch(taken -> taken.step().text().equals("core-wash"));
+                }));
+    }
 }

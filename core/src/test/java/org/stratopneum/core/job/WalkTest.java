@@ -193,8 +193,10 @@ class WalkTest {
 
     @Test
     void theUsualWayOfEveryJobIsTold() {
-        JobCase usual =
-                new JobCase.Builder().when(Condition.CORE_REMOVABLE, true).build();
+        JobCase usual = new JobCase.Builder()
+                .when(Condition.CORE_REMOVABLE, true)
+                .when(Condition.LIQUID_INSIDE, true)
+                .build();
         for (Job job : Job.values()) {
             List<Step> ahead = Walk.of(job.script(), usual, Map.of()).usuallyAhead(usual);
             assertThat(ahead).as(job.name()).hasSizeGreaterThan(3).doesNotHaveDuplicates();

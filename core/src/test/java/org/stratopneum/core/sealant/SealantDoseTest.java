@@ -65,4 +65,13 @@ class SealantDoseTest {
             before = dose;
         }
     }
+
+    /** Handbook, page 5: 60 ml in a road tire is a film of 0.44 mm, 20 ml of 0.15. */
+    @ParameterizedTest
+    @CsvSource({"COPIOUS, 60", "SPARSE, 20"})
+    void habitsBesideTheSchoolsAreNamedByTheirFilm(SealantDose.Habit habit, double ml) {
+        TireSection road = section(28, 19, 21);
+        assertThat(habit.ml(road)).isCloseTo(ml, within(1.0));
+        assertThat(SealantDose.filmMm(road, ml)).isCloseTo(habit.filmMm(), within(0.01));
+    }
 }

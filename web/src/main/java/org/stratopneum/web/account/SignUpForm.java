@@ -7,10 +7,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.regex.Pattern;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.wording.EmailText;
 
 /**
  * What a stranger typed to sign up. The password is read but never shown again.
@@ -18,9 +18,6 @@ import org.stratopneum.core.quantity.PressureUnit;
  * @param carried the bike that they had typed before, as it stood in the address; empty where there was none
  */
 record SignUpForm(String name, String password, String email, String zone, String unit, Map<String, String> carried) {
-
-    /** One sign in the middle and no blanks; whether it can be reached only a mail would tell. */
-    private static final Pattern EMAIL = Pattern.compile("[^\\s@\\p{Cntrl}]{1,64}@[^\\s@\\p{Cntrl}]{1,189}");
 
     private static final Set<String> OWN = Set.of("name", "password", "email", "zone", "unit");
 
@@ -73,7 +70,7 @@ record SignUpForm(String name, String password, String email, String zone, Strin
     /** The address typed into the field email, empty where nothing was; a fault where it cannot be one. */
     static Optional<String> email(String typed, Problems problems) {
         String address = typed.strip();
-        if (!address.isEmpty() && !EMAIL.matcher(address).matches()) {
+        if (!address.isEmpty() && !EmailText.isAddress(address)) {
             problems.add(Problem.of("email", "not-an-email"));
         }
         return address.isEmpty() ? Optional.empty() : Optional.of(address);

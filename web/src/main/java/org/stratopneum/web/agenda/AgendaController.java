@@ -1,6 +1,13 @@
 package org.stratopneum.web.agenda;
 
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.DateTimeException;
+import java.time.YearMonth;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -8,26 +15,48 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.rider.CurrentRider;
+import org.stratopneum.web.wording.FormView;
 
-/** What is due when, as a page and as a calendar to take away. */
+/** What is due when, as pages and as a calendar to take away. */
 @Controller
 class AgendaController {
 
     private static final String CALENDAR = "text/calendar;charset=UTF-8";
     private static final String TO_ADDRESS = "redirect:/agenda#address";
 
+    /** Months outside these are nobody's. */
+    private static final YearMonth FIRST = YearMonth.of(1990, 1);
+
+    private static final YearMonth LAST = YearMonth.of(2190, 1);
+
     private final AgendaDesk desk;
+    private final MonthDesk months;
+    private final RideDesk rides;
+    private final MatterDesk matters;
     private final AgendaFeeds feeds;
 
-    AgendaController(AgendaDesk desk, AgendaFeeds feeds) {
+    AgendaController(AgendaDesk desk, MonthDesk months, RideDesk rides, MatterDesk matters, AgendaFeeds feeds) {
         this.desk = desk;
+        this.months = months;
+        this.rides = rides;
+        this.matters = matters;
         this.feeds = feeds;
     }
 
     @GetMapping("/agenda")
-    String agenda(Model model) {
-        AgendaPage page = desk.page();
+    String agenda(
+            @RequestParam(required = false) String marked,
+            @RequestParam(required = false) UUID done,
+            @RequestParam(required = false) List<UUID> written,
+            @RequestParam(required = false) List<UUID> struck,
+            Model model) {
+        return page(new AgendaDesk.Back(marked, done, written, struck), null, model);
+    }
+
+    private String page(AgendaDesk.Back back, FormView reminder, Model model) {
+        AgendaPage page = desk.page(back, reminder);
         model.addAttribute("page", page);
         model.addAttribute(
                 "address",
@@ -38,6 +67,45 @@ class AgendaController {
                                 .queryParam("key", page.secret())
                                 .toUriString());
         return "agenda/agenda";
+    }
+
+    @PostMapping("/agenda/reminders")
+    String remind(
+            @RequestParam UUID id, @RequestParam Map<String, String> typed, HttpServletResponse response, Model model) {
+        FormView again = matters.remind(id, typed);
+        if (again == null) {
+            return "redirect:/agenda?done=" + id;
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        return page(AgendaDesk.Back.FRESH, again, model);
+    }
+
+    @GetMapping("/agenda/month")
+    String month(@RequestParam(required = false) String of, Model model) {
+        model.addAttribute("page", months.page(of == null ? null : month(of)));
+        return "agenda/month";
+    }
+
+    private static YearMonth month(String text) {
+        try {
+            YearMonth month = YearMonth.parse(text);
+            if (month.isBefore(FIRST) || month.isAfter(LAST)) {
+                throw new NotThereException();
+            }
+            return month;
+        } catch (DateTimeException exception) {
+            throw new NotThereException();
+        }
+    }
+
+    @GetMapping("/agenda/ride")
+    String ride(@RequestParam Map<String, String> typed, HttpServletResponse response, Model model) {
+        RidePage page = rides.page(typed);
+        if (page.form().faulty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        }
+        model.addAttribute("page", page);
+        return "agenda/ride";
     }
 
     @PostMapping("/agenda/address")

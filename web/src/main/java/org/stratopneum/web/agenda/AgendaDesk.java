@@ -1,164 +1,206 @@
 package org.stratopneum.web.agenda;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.agenda.DueItem;
-import org.stratopneum.core.agenda.ShedTrip;
-import org.stratopneum.core.pressure.BikeAdvice;
-import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.agenda.DueReason;
 import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.logbook.LogOutcomes;
 import org.stratopneum.web.logbook.Logbook;
-import org.stratopneum.web.pressure.BikeAdvisor;
-import org.stratopneum.web.rider.Rider;
-import org.stratopneum.web.rider.Riders;
-import org.stratopneum.web.shelf.Shelf;
+import org.stratopneum.web.sealant.SealantState;
+import org.stratopneum.web.shelf.ShelfItem;
 import org.stratopneum.web.shelf.ShelfKind;
 import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.wording.QuantityText;
 import org.stratopneum.web.wording.Wording;
 
-/** Gathers what is due over all bikes. */
+/** Says what is due over all bikes. */
 @Service
 class AgendaDesk {
 
-    private static final int DAYS_AHEAD = 200;
-    private static final int BOTTLES_AHEAD = 60;
+    static final int DAYS_AHEAD = 200;
+    private static final int BUY_AHEAD = 60;
 
-    private final Garage garage;
-    private final Riders riders;
-    private final BikeAdvisor advisor;
-    private final WheelDues wheelDues;
-    private final Shelf shelf;
-    private final Logbook logbook;
+    private final Matters matters;
+    private final FollowUpMapper followUps;
     private final AgendaFeeds feeds;
+    private final LogOutcomes outcomes;
+    private final Logbook logbook;
     private final Wording wording;
 
     AgendaDesk(
-            Garage garage,
-            Riders riders,
-            BikeAdvisor advisor,
-            WheelDues wheelDues,
-            Shelf shelf,
-            Logbook logbook,
+            Matters matters,
+            FollowUpMapper followUps,
             AgendaFeeds feeds,
+            LogOutcomes outcomes,
+            Logbook logbook,
             Wording wording) {
+        this.matters = matters;
+        this.followUps = followUps;
         this.feeds = feeds;
-        this.garage = garage;
-        this.riders = riders;
-        this.advisor = advisor;
-        this.wheelDues = wheelDues;
-        this.shelf = shelf;
+        this.outcomes = outcomes;
         this.logbook = logbook;
         this.wording = wording;
     }
 
-    /** What is due on one wheel. */
-    private record Stand(UUID wheel, String where, List<DueItem> items) {}
+    /** What a page was come back to with; each may be null. */
+    record Back(String marked, UUID done, List<UUID> written, List<UUID> struck) {
+        static final Back FRESH = new Back(null, null, null, null);
+    }
 
-    private List<Stand> stands(Rider rider, Instant now) {
-        List<BikeStanding> bikes = garage.bikes();
-        WheelDues.Known known = wheelDues.known(bikes, rider, now);
-        List<Stand> stands = new ArrayList<>();
+    /** @param reminder what was typed for a reminder, or null for a fresh form */
+    @Transactional(readOnly = true)
+    AgendaPage page(Back back, FormView reminder) {
+        Matters.All all = matters.all();
+        LocalDate today = all.today();
+        TreeMap<LocalDate, List<Matter>> ahead = new TreeMap<>();
+        all.matters().stream()
+                .filter(matter -> !matter.isDueOn(today) && matter.isDueOn(today.plusDays(DAYS_AHEAD)))
+                .forEach(matter -> ahead.computeIfAbsent(matter.due(), day -> new ArrayList<>())
+                        .add(matter));
+        List<Matter> now =
+                all.matters().stream().filter(matter -> matter.isDueOn(today)).toList();
+        return new AgendaPage(
+                trips(now, today),
+                ahead.entrySet().stream()
+                        .map(entry -> new AgendaPage.Day(Age.day(entry.getKey()), trips(entry.getValue(), today)))
+                        .toList(),
+                buy(all),
+                all.put().stream().map(matter -> put(matter, all)).toList(),
+                reminder == null ? new FormView(Map.of(), Map.of()) : reminder,
+                wheels(all.bikes()),
+                feeds.secret().orElse(null),
+                done(back, all),
+                outcomes.of(back.written, back.struck, all.rider()));
+    }
+
+    /** All that one wheel wants is done on one trip. */
+    List<AgendaPage.Trip> trips(List<Matter> matters, LocalDate today) {
+        Map<String, List<AgendaPage.What>> trips = new LinkedHashMap<>();
+        matters.forEach(matter -> trips.computeIfAbsent(matter.where(), where -> new ArrayList<>())
+                .add(new AgendaPage.What(
+                        matter.key(),
+                        matter.what(),
+                        matter.path(),
+                        matter.due().isBefore(today) ? wording.text("agenda.since", Age.date(matter.due())) : "")));
+        return trips.entrySet().stream()
+                .map(entry -> new AgendaPage.Trip(entry.getKey(), entry.getValue()))
+                .toList();
+    }
+
+    private AgendaPage.Put put(Matter matter, Matters.All all) {
+        return new AgendaPage.Put(
+                matter.key(),
+                wording.text("agenda.event", matter.where(), matter.what()),
+                said(all.known().marks().get(matter.key())));
+    }
+
+    String said(Mark mark) {
+        if (mark.act() == Mark.Act.PUT_OFF) {
+            return wording.text("agenda.put-off", Age.date(mark.until()));
+        }
+        return mark.reason() == null
+                ? wording.text("agenda.skipped")
+                : wording.text("agenda.skipped.reason", mark.reason());
+    }
+
+    private List<AgendaPage.Wheel> wheels(List<BikeStanding> bikes) {
+        List<AgendaPage.Wheel> wheels = new ArrayList<>();
         for (BikeStanding bike : bikes) {
-            Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
             for (WheelPosition position : WheelPosition.values()) {
-                Optional<WheelStanding> wheel = bike.wheel(position);
-                if (wheel.isPresent()) {
-                    PressureWindow window = advice.map(
-                                    found -> (position == WheelPosition.REAR ? found.rear() : found.front()).window())
-                            .orElse(null);
-                    stands.add(new Stand(
-                            wheel.get().wheelId(),
-                            bike.name() + " " + wording.of("position", position),
-                            known.of(wheel.get(), window)));
-                }
+                bike.wheel(position)
+                        .ifPresent(wheel -> wheels.add(new AgendaPage.Wheel(
+                                wheel.wheelId(), bike.name() + " " + wording.of("position", position))));
             }
         }
-        return stands;
+        return wheels;
     }
 
-    @Transactional(readOnly = true)
-    AgendaPage page() {
-        Rider rider = riders.self();
-        Instant now = logbook.now();
-        LocalDate today = LocalDate.ofInstant(now, rider.zoneId());
-        List<AgendaPage.Trip> due = new ArrayList<>();
-        TreeMap<LocalDate, List<AgendaPage.Trip>> ahead = new TreeMap<>();
-        for (Stand stand : stands(rider, now)) {
-            List<DueItem> first =
-                    stand.items.stream().filter(item -> item.isDueOn(today)).toList();
-            ShedTrip.gather(first, today).forEach(trip -> due.add(said(stand, trip.items(), today)));
-            stand.items.stream()
-                    .filter(item -> !item.isDueOn(today) && item.isDueOn(today.plusDays(DAYS_AHEAD)))
-                    .sorted(Comparator.comparing(DueItem::due))
-                    .forEach(item -> ahead.computeIfAbsent(item.due(), day -> new ArrayList<>())
-                            .add(said(stand, List.of(item), today)));
+    private AgendaPage.Done done(Back back, Matters.All all) {
+        Mark mark = back.marked == null ? null : all.known().marks().get(back.marked);
+        if (mark != null) {
+            return all.matter(mark.matter())
+                    .map(matter -> new AgendaPage.Done(
+                            wording.text(
+                                    "agenda.marked",
+                                    wording.text("agenda.event", matter.where(), matter.what()),
+                                    said(mark)),
+                            "/agenda/matters/" + mark.matter() + "/take-back"))
+                    .orElse(null);
         }
-        return new AgendaPage(
-                due,
-                ahead.entrySet().stream()
-                        .map(entry -> new AgendaPage.Day(Age.day(entry.getKey()), entry.getValue()))
-                        .toList(),
-                bottles(today),
-                feeds.secret().orElse(null));
+        return Optional.ofNullable(back.done)
+                .flatMap(followUps::followUp)
+                .map(followUp -> followUp.doneAt() == null
+                        ? new AgendaPage.Done(
+                                wording.text("agenda.made", followUp.what(), Age.date(followUp.dueOn())),
+                                "/agenda/reminders/" + followUp.id() + "/delete")
+                        : new AgendaPage.Done(
+                                wording.text("agenda.done", followUp.what()),
+                                "/agenda/reminders/" + followUp.id() + "/open"))
+                .orElse(null);
     }
 
-    private AgendaPage.Trip said(Stand stand, List<DueItem> items, LocalDate today) {
-        return new AgendaPage.Trip(
-                stand.wheel,
-                stand.where,
-                items.stream()
-                        .map(item -> new AgendaPage.What(
-                                wording.of("due", item.reason()),
-                                path(item),
-                                item.due().isBefore(today) ? wording.text("agenda.since", Age.date(item.due())) : ""))
-                        .toList());
-    }
-
-    private static String path(DueItem item) {
-        return switch (item.reason()) {
-            case SEALANT_LOOK, SEALANT_REFRESH -> "/wheels/" + item.wheelId() + "/sealant";
-            case JOB_CARD, JOB_WAIT -> "/cards";
-            default -> "/wheels/" + item.wheelId();
-        };
-    }
-
-    private List<String> bottles(LocalDate today) {
-        return shelf.available().stream()
-                .filter(item -> item.kind() == ShelfKind.SEALANT && item.bestBefore() != null)
-                .filter(item -> item.bestBefore().isBefore(today.plusDays(BOTTLES_AHEAD)))
-                .map(item -> wording.text(
-                        item.pastBestBefore(today) ? "agenda.bottle.past" : "agenda.bottle",
-                        item.name(),
-                        Age.date(item.bestBefore())))
+    /** What the refreshes of the next weeks want from each bottle, against what is left in it. */
+    List<String> buy(Matters.All all) {
+        LocalDate until = all.today().plusDays(BUY_AHEAD);
+        Map<UUID, Double> wanted = new LinkedHashMap<>();
+        for (SealantState state : all.known().sealant().values()) {
+            boolean soon = state.due().stream()
+                    .filter(item ->
+                            item.reason() == DueReason.SEALANT_REFRESH || item.reason() == DueReason.SEALANT_RENEW)
+                    .map(DueItem::due)
+                    .anyMatch(due -> !due.isAfter(until));
+            if (soon && state.bottle() != null) {
+                wanted.merge(state.bottle(), state.refillMl(), Double::sum);
+            }
+        }
+        return wanted.entrySet().stream()
+                .map(entry -> buy(entry.getKey(), entry.getValue(), all, until))
+                .filter(Objects::nonNull)
                 .toList();
+    }
+
+    /** Null where there is enough; a bottle that is empty, or gone, has nothing left. */
+    private String buy(UUID bottle, double wantedMl, Matters.All all, LocalDate until) {
+        Optional<ShelfItem> item = all.shelf().stream()
+                .filter(found -> found.kind() == ShelfKind.SEALANT && found.id().equals(bottle))
+                .findFirst();
+        double left = item.map(ShelfItem::left).orElse(0.0);
+        if (wantedMl <= left) {
+            return null;
+        }
+        var unit = all.rider().volumeUnit();
+        return wording.text(
+                item.isPresent() ? "agenda.buy" : "agenda.buy.gone",
+                Age.date(until),
+                QuantityText.text(wantedMl, unit),
+                item.map(ShelfItem::name).orElse(""),
+                QuantityText.text(left, unit),
+                QuantityText.text(wantedMl - left, unit));
     }
 
     /** The same as a calendar; what was due before stands on today. */
     @Transactional(readOnly = true)
     String calendar() {
-        Rider rider = riders.self();
-        Instant now = logbook.now();
-        LocalDate today = LocalDate.ofInstant(now, rider.zoneId());
-        CalendarFile calendar = new CalendarFile(now);
-        for (Stand stand : stands(rider, now)) {
-            stand.items.stream()
-                    .filter(item -> item.isDueOn(today.plusDays(DAYS_AHEAD)))
-                    .forEach(item -> calendar.add(
-                            item.wheelId() + "-" + item.reason(),
-                            item.isDueOn(today) ? today : item.due(),
-                            wording.text("agenda.event", stand.where, wording.of("due", item.reason()))));
-        }
+        Matters.All all = matters.all();
+        CalendarFile calendar = new CalendarFile(logbook.now());
+        all.matters().stream()
+                .filter(matter -> matter.isDueOn(all.today().plusDays(DAYS_AHEAD)))
+                .forEach(matter -> calendar.add(
+                        matter.key(),
+                        matter.isDueOn(all.today()) ? all.today() : matter.due(),
+                        wording.text("agenda.event", matter.where(), matter.what())));
         return calendar.text();
     }
 }

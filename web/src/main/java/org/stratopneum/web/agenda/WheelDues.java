@@ -7,54 +7,106 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.agenda.DueItem;
 import org.stratopneum.core.agenda.PressureLooks;
+import org.stratopneum.core.agenda.PreventionLooks;
 import org.stratopneum.core.agenda.WheelState;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.cards.OpenCards;
+import org.stratopneum.web.care.Care;
+import org.stratopneum.web.logbook.LogDetail.CareDone;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.sealant.SealantDues;
+import org.stratopneum.web.sealant.SealantState;
 
-/** All that is due on wheels: by their pressure, their sealant, and the job cards that are open on them. */
+/** All that is due on wheels: by their pressure, their sealant, the care they are given, and the cards open on them. */
 @Service
 public class WheelDues {
 
     private final OpenCards openCards;
     private final SealantDues sealantDues;
+    private final Care care;
+    private final MarkMapper marks;
 
-    WheelDues(OpenCards openCards, SealantDues sealantDues) {
+    WheelDues(OpenCards openCards, SealantDues sealantDues, Care care, MarkMapper marks) {
         this.openCards = openCards;
         this.sealantDues = sealantDues;
+        this.care = care;
+        this.marks = marks;
+    }
+
+    /** The name of what is due, the same for as long as it is the same matter. */
+    static String key(DueItem item) {
+        return item.wheelId() + "-" + item.reason();
     }
 
     /**
      * What was asked once for all wheels.
      *
      * @param cards the open job cards
-     * @param sealant what the liquid makes due, by wheel
+     * @param sealant the liquid in the tires, by wheel
+     * @param marks what was put off and skipped, by matter
      */
-    public record Known(List<OpenCards.OpenCard> cards, Map<UUID, List<DueItem>> sealant, Rider rider, Instant now) {
+    public record Known(
+            List<OpenCards.OpenCard> cards,
+            Map<UUID, SealantState> sealant,
+            SealantDues.Cared cared,
+            Map<String, Mark> marks,
+            Rider rider,
+            Instant now) {
 
         public LocalDate today() {
             return LocalDate.ofInstant(now, rider.zoneId());
         }
 
-        /** @param window where the pressure of the wheel should lie, or null where that cannot be told */
+        /**
+         * What is due, without what was skipped, and later where it was put off.
+         *
+         * @param window where the pressure of the wheel should lie, or null where that cannot be told
+         */
         public List<DueItem> of(WheelStanding wheel, PressureWindow window) {
+            return all(wheel, window).stream()
+                    .map(item -> {
+                        Mark mark = marks.get(key(item));
+                        return mark == null ? Optional.of(item) : mark.on(item);
+                    })
+                    .flatMap(Optional::stream)
+                    .toList();
+        }
+
+        /** The same, whatever was put off or skipped. */
+        List<DueItem> all(WheelStanding wheel, PressureWindow window) {
             List<DueItem> items = new ArrayList<>();
             cards.stream()
                     .filter(card -> card.wheelId().equals(wheel.wheelId()))
                     .map(card -> card.due(rider.zoneId(), now))
                     .forEach(items::add);
-            wheel.tire()
-                    .map(tire -> PressureLooks.of(state(wheel, tire, window)))
-                    .ifPresent(items::addAll);
-            items.addAll(sealant.getOrDefault(wheel.wheelId(), List.of()));
+            wheel.tire().ifPresent(tire -> {
+                items.addAll(PressureLooks.of(state(wheel, tire, window)));
+                prevention(wheel, tire).ifPresent(items::add);
+            });
+            SealantState liquid = sealant.get(wheel.wheelId());
+            if (liquid != null) {
+                items.addAll(liquid.due());
+            }
             return items;
+        }
+
+        private Optional<DueItem> prevention(WheelStanding wheel, WheelStanding.Tire tire) {
+            Integer every = cared.how(wheel.wheelId()).lookEveryDays();
+            if (every == null) {
+                return Optional.empty();
+            }
+            LocalDate fitted = LocalDate.ofInstant(tire.since(), rider.zoneId());
+            LocalDate looked = cared.lastDone(wheel.wheelId(), CareDone.Care.PREVENTION_LOOK, rider);
+            LocalDate last = looked == null || looked.isBefore(fitted) ? fitted : looked;
+            return Optional.of(PreventionLooks.next(wheel.wheelId(), last, every));
         }
 
         private WheelState state(WheelStanding wheel, WheelStanding.Tire tire, PressureWindow window) {
@@ -72,6 +124,13 @@ public class WheelDues {
 
     @Transactional(readOnly = true)
     public Known known(List<BikeStanding> bikes, Rider rider, Instant now) {
-        return new Known(openCards.all(), sealantDues.of(bikes, rider, now), rider, now);
+        SealantDues.Cared cared = new SealantDues.Cared(care.all(), care.lastDone());
+        return new Known(
+                openCards.all(),
+                sealantDues.of(bikes, cared, rider, now),
+                cared,
+                marks.all().stream().collect(Collectors.toMap(Mark::matter, Function.identity())),
+                rider,
+                now);
     }
 }

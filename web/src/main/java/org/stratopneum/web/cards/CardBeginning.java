@@ -10,6 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.fit.TapeStart;
+import org.stratopneum.core.job.Amount;
 import org.stratopneum.core.job.Condition;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.web.bikes.WheelStanding;
@@ -36,6 +37,7 @@ class CardBeginning {
     private final CardMapper mapper;
     private final CardReader reader;
     private final CardOffer offer;
+    private final CardSealant sealant;
     private final Shelf shelf;
     private final Riders riders;
     private final Logbook logbook;
@@ -47,6 +49,7 @@ class CardBeginning {
             CardMapper mapper,
             CardReader reader,
             CardOffer offer,
+            CardSealant sealant,
             Shelf shelf,
             Riders riders,
             Logbook logbook,
@@ -56,6 +59,7 @@ class CardBeginning {
         this.mapper = mapper;
         this.reader = reader;
         this.offer = offer;
+        this.sealant = sealant;
         this.shelf = shelf;
         this.riders = riders;
         this.logbook = logbook;
@@ -86,7 +90,14 @@ class CardBeginning {
         Optional<CardChoices> choices = new CardForm(job, rider.units()).read(form);
         Map<UUID, UUID> tires = tires(job, stand, wheels, form);
         List<ShelfItem> stock = shelf.available();
-        choices.ifPresent(found -> check(found, stock, stand.wheel(), form));
+        choices.ifPresent(found -> {
+            check(found, stock, stand.wheel(), form);
+            ShelfItem bottle = item(stock, found.from().sealant());
+            if (bottle != null && job.names(Amount.TOP_UP)) {
+                List<UUID> ids = wheels.stream().map(WheelStanding::wheelId).toList();
+                sealant.check(stand.bike(), ids, bottle, form, rider);
+            }
+        });
         if (!form.problems().isEmpty()) {
             FormView view =
                     new FormView(typed, problemWording.messages(form.problems().list()));
@@ -100,8 +111,8 @@ class CardBeginning {
             if (setUp.blocked() && job.asked().contains(Condition.BLOCKED)) {
                 blocked.add(blocked(wheel, setUp, rider));
             }
-            ShelfItem sealant = item(stock, choices.orElseThrow().from().sealant());
-            String holding = reader.write(setUp.holding(sealant));
+            ShelfItem bottle = item(stock, choices.orElseThrow().from().sealant());
+            String holding = reader.write(setUp.holding(bottle));
             rows.add(new CardMapper.WheelRow(newId, wheel.wheelId(), wheel.position(), null, tire, holding));
         }
         if (!blocked.isEmpty()) {

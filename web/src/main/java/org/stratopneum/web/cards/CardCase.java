@@ -156,6 +156,7 @@ final class CardCase {
         Optional<GaugePressure> ceiling = goal.setup().flatMap(PressureLimits::ceilingOf);
         builder.amount(Amount.CEILING, ceiling.orElse(null));
         builder.amount(Amount.SEATING, choices.school().pressure(ceiling));
+        builder.amount(Amount.TOP_UP, choices.topUpMl());
         builder.amount(Amount.RIDING, within(riding, ceiling));
         tape(builder);
         goal.tireOnRim().ifPresent(onRim -> {

@@ -12,6 +12,7 @@ import org.stratopneum.core.sealant.DoseSchool;
  * @param chamberL volume of the charge chamber (l), or null without one
  * @param chamberKpa what it is charged to (kPa gauge), or null without one
  * @param cartridgeG carbon dioxide in a cartridge (g), or null without one
+ * @param topUpMl what goes in over what is left (ml), or null where nobody said
  * @param tubeKind what the tube is made of
  * @param from what is taken from the shelf
  */
@@ -33,6 +34,7 @@ record CardChoices(
         boolean overnight,
         SeatingSchool school,
         DoseSchool dose,
+        Double topUpMl,
         SetupKind tubeKind,
         FromShelf from) {
 
@@ -60,6 +62,7 @@ record CardChoices(
             true,
             SeatingSchool.USUAL,
             DoseSchool.STANDARD,
+            null,
             SetupKind.BUTYL_TUBE,
             FromShelf.NOTHING);
 }

@@ -11,6 +11,7 @@ import org.stratopneum.core.fit.TapeStart;
 import org.stratopneum.core.job.Amount;
 import org.stratopneum.core.job.Condition;
 import org.stratopneum.core.job.Job;
+import org.stratopneum.core.job.Measured;
 import org.stratopneum.core.job.Milestone;
 import org.stratopneum.core.job.SeatingSchool;
 import org.stratopneum.core.pressure.SetupKind;
@@ -42,6 +43,10 @@ public final class CardForm {
 
     public boolean doses() {
         return job.names(Amount.DOSE);
+    }
+
+    public boolean topsUp() {
+        return job.names(Amount.TOP_UP);
     }
 
     public boolean chamber() {
@@ -82,6 +87,8 @@ public final class CardForm {
         Optional<Double> grams = cartridge() ? reader.number("cartridgeG", Cartridge.MASS_G) : Optional.empty();
         Optional<SeatingSchool> school = reader.choice("school", SeatingSchool.class);
         Optional<DoseSchool> dose = reader.choice("dose", DoseSchool.class);
+        Optional<Double> topUp =
+                topsUp() ? reader.quantity("topUp", Measured.SEALANT.range(), units.volume(), null) : Optional.empty();
         Optional<SetupKind> tubeKind = reader.choice("tubeKind", SetupKind.class);
         tubeKind.filter(SetupKind.TUBELESS::equals).ifPresent(kind -> reader.fault("tubeKind", "unknown-value"));
         CardChoices.FromShelf from = new CardChoices.FromShelf(
@@ -112,6 +119,7 @@ public final class CardForm {
                 reader.ticked("overnight"),
                 school.orElse(usual.school()),
                 dose.orElse(usual.dose()),
+                topUp.orElse(null),
                 tubeKind.orElse(usual.tubeKind()),
                 from));
     }

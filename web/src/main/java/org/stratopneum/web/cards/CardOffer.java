@@ -23,11 +23,13 @@ import org.stratopneum.web.garage.SparePart;
 import org.stratopneum.web.garage.SpareParts;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.sealant.SealantState;
 import org.stratopneum.web.shelf.Shelf;
 import org.stratopneum.web.shelf.ShelfItem;
 import org.stratopneum.web.shelf.ShelfKind;
 import org.stratopneum.web.shelf.ShelfWording;
 import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.wording.QuantityText;
 import org.stratopneum.web.wording.Units;
 import org.stratopneum.web.wording.Wording;
 
@@ -37,6 +39,7 @@ class CardOffer {
 
     private final Garage garage;
     private final SpareParts spares;
+    private final CardSealant sealant;
     private final Shelf shelf;
     private final ShelfWording shelfWording;
     private final Logbook logbook;
@@ -45,12 +48,14 @@ class CardOffer {
     CardOffer(
             Garage garage,
             SpareParts spares,
+            CardSealant sealant,
             Shelf shelf,
             ShelfWording shelfWording,
             Logbook logbook,
             Wording wording) {
         this.garage = garage;
         this.spares = spares;
+        this.sealant = sealant;
         this.shelf = shelf;
         this.shelfWording = shelfWording;
         this.logbook = logbook;
@@ -93,9 +98,23 @@ class CardOffer {
                 stand.wheel().tire().filter(tire -> tire.fitted().insert()).isPresent();
         texts.put("insert", inside == (job == Job.INSERT) ? "" : "on");
         List<ShelfItem> stock = shelf.available();
+        if (form.topsUp()) {
+            topUp(stand, rider, texts);
+        }
         usualOf(stand.wheel(), job, stock, LocalDate.ofInstant(logbook.now(), rider.zoneId()))
-                .forEach((field, item) -> texts.put(field, item.id().toString()));
+                .forEach((field, item) -> texts.putIfAbsent(field, item.id().toString()));
         return page(stand, job, new FormView(texts, Map.of()), List.of(), stock, rider);
+    }
+
+    /** What brings the wheel back to a full filling, from the bottle that is in it already. */
+    private void topUp(Stand stand, Rider rider, Map<String, String> texts) {
+        SealantState state = sealant.of(stand.bike(), rider).get(stand.wheel().wheelId());
+        if (state != null) {
+            texts.put("topUp", QuantityText.typed(state.topUpMl(), rider.volumeUnit()));
+            if (state.bottle() != null) {
+                texts.put("sealant", state.bottle().toString());
+            }
+        }
     }
 
     /** What of the shelf suits the wheel best, by the field that it is chosen in. */

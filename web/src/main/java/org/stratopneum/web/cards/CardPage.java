@@ -84,9 +84,13 @@ public record CardPage(
      * How it ended.
      *
      * @param fit what blocks, or null
+     * @param next the job that leads on, with its name, or null
      * @param leak whether the leak is to be looked for
      */
-    public record End(String title, String then, boolean done, FitText fit, boolean leak) {}
+    public record End(String title, String then, boolean done, FitText fit, Next next, boolean leak) {}
+
+    /** A card to go on with. */
+    public record Next(String job, String name) {}
 
     /** A step that was taken; {@code step} is its id where it can be taken back, else null. */
     public record Behind(String text, String answer, String when, String step) {}

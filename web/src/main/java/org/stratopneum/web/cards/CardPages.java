@@ -131,11 +131,12 @@ class CardPages {
                 rider.temperatureUnit().symbol());
     }
 
-    /** The dose stands in its field already; a pressure has to be read. */
+    /** What goes in stands in its field already; a pressure has to be read. */
     private static FormView blank(Step step, Card.Wheel wheel, Rider rider) {
-        String dose = wheel.facts()
-                .amount(Amount.DOSE)
-                .filter(amount -> step.amounts().contains(Amount.DOSE))
+        String dose = step.amounts().stream()
+                .filter(amount -> amount == Amount.DOSE || amount == Amount.TOP_UP)
+                .flatMap(amount -> wheel.facts().amount(amount).stream())
+                .findFirst()
                 .map(amount -> QuantityText.typed((Double) amount, rider.volumeUnit()))
                 .orElse("");
         return new FormView(Map.of("value", dose, "unit", rider.pressureUnit().name()), Map.of());
@@ -152,6 +153,9 @@ class CardPages {
                                 .map(check -> fits.of(check, rider.units()))
                                 .orElse(null)
                         : null,
+                ending.next()
+                        .map(job -> new CardPage.Next(job.name(), wording.of("job", job)))
+                        .orElse(null),
                 ending == Ending.LEAKS);
     }
 

@@ -32,15 +32,18 @@ public class OpenCards {
     /**
      * An open card on a wheel.
      *
+     * @param held whether a hold test stands, to be read again
      * @param waitsUntil when its wait is over, or null where something is to be done
      */
-    public record OpenCard(UUID card, UUID wheelId, String bike, WheelPosition position, Job job, Instant waitsUntil) {
+    public record OpenCard(
+            UUID card, UUID wheelId, String bike, WheelPosition position, Job job, boolean held, Instant waitsUntil) {
 
         /** What it makes due, and when. */
         public DueItem due(ZoneId zone, Instant now) {
             boolean waits = waitsUntil != null && now.isBefore(waitsUntil);
             LocalDate day = LocalDate.ofInstant(waits ? waitsUntil : now, zone);
-            return new DueItem(wheelId, waits ? DueReason.JOB_WAIT : DueReason.JOB_CARD, day);
+            return new DueItem(
+                    wheelId, held ? DueReason.HOLD_TEST : waits ? DueReason.JOB_WAIT : DueReason.JOB_CARD, day);
         }
     }
 
@@ -60,8 +63,14 @@ public class OpenCards {
             Walk walk = walk(card, wheel, answers);
             if (walk.open().isPresent()) {
                 Instant until = walk.waitsUntil(card.begunAt()).orElse(null);
-                open.add(
-                        new OpenCard(card.id(), wheel.wheelId(), card.bikeName(), wheel.position(), card.job(), until));
+                open.add(new OpenCard(
+                        card.id(),
+                        wheel.wheelId(),
+                        card.bikeName(),
+                        wheel.position(),
+                        card.job(),
+                        walk.inHoldTest(),
+                        until));
             }
         }
         return open;

@@ -71,6 +71,12 @@ class DemoBench {
         dip(pen, 45, List.of(12.0, 15.0, 15.0, 14.0));
         dip(pen, 8, List.of(14.0, 16.0, 15.0, 16.0));
         pen.write(pen.at(17, 19, 0), subject(1, 2, DemoWheel.id(702)), new LogDetail.PunctureSealed());
+        for (int wheel : List.of(1, 2)) {
+            pen.write(
+                    pen.at(11, 18, 10),
+                    subject(1, wheel, DemoWheel.id(700 + wheel)),
+                    new LogDetail.CareDone(LogDetail.CareDone.Care.PREVENTION_LOOK));
+        }
         // seeped at first; shaken and laid on its sides it held
         hold(pen, FIRST_DAY, 34.0);
         hold(pen, FIRST_DAY - 1, 39.0);

@@ -88,6 +88,7 @@ class DemoGarage implements SmartLifecycle {
             year.read(pen);
             bench.write(pen);
             parts.load("demo/card.sql");
+            parts.load("demo/care.sql");
             gauges.refit();
             LOG.info("Demo garage loaded with {} log entries", pen.entries());
             return;

@@ -42,6 +42,8 @@ public record SectionDrawing(
     private static final double TUBE_INSET_MM = 2;
     private static final double ROOM_FOR_DIMENSIONS_MM = 22;
 
+    private static final double TURNED_ROOM_MM = 8;
+
     /** Depth of a rim of which nothing is known (mm). */
     private static final double USUAL_DEPTH_MM = 20;
 
@@ -77,6 +79,21 @@ public record SectionDrawing(
                 QuantityText.text(section.inflatedWidth().mm(), unit),
                 QuantityText.text(section.height().mm(), unit),
                 QuantityText.text(section.rimInternalWidthMm(), unit));
+    }
+
+    /**
+     * Liquid at the tread, as it stands at six o'clock; the drawing is turned on its head for it.
+     *
+     * @param depthMm above the tread from inside (mm); what is higher than the tire fills its circle
+     * @return SVG path
+     */
+    public String pool(double depthMm) {
+        double depth = Math.max(0, Math.min(2 * radius, depthMm));
+        double half = Math.sqrt(Math.max(0, radius * radius - (radius - depth) * (radius - depth)));
+        double level = -height + depth;
+        return path(
+                "M %.2f %.2f A %.3f %.3f 0 %d 1 %.2f %.2f Z ",
+                -half, level, radius, radius, depth > radius ? 1 : 0, half, level);
     }
 
     /** Tape from wall to wall through the well, a little above the bed so that both are seen. */
@@ -144,5 +161,13 @@ public record SectionDrawing(
 
     public String viewBox() {
         return path("%.1f %.1f %.1f %.1f", -left, -top, 2 * left, top + bottom + ROOM_FOR_DIMENSIONS_MM);
+    }
+
+    /** What is seen of the drawing when it is turned on its head, without its dimension lines. */
+    public String turnedBox() {
+        double side = left - ROOM_FOR_DIMENSIONS_MM + TURNED_ROOM_MM;
+        return path(
+                "%.1f %.1f %.1f %.1f",
+                -side, -bottom - 2 * TURNED_ROOM_MM, 2 * side, height + bottom + 3 * TURNED_ROOM_MM);
     }
 }

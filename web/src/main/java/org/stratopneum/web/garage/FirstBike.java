@@ -38,7 +38,7 @@ public class FirstBike {
         }
         Rider rider = riders.self();
         Units units = draft.form().units().withPressure(rider.pressureUnit());
-        riders.change(rider.zone(), units, rider.theme(), rider.letterKeys(), rider.version());
+        riders.change(rider.zone(), units, rider.theme(), rider.letterKeys(), rider.scoopMl(), rider.version());
         workshop.build(UUID.randomUUID(), draft.bike());
     }
 }

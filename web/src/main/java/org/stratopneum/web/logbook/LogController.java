@@ -66,7 +66,7 @@ class LogController {
 
     /**
      * @param wheel the wheel's page to go back to, or null
-     * @param from garage to go back there, sealant for that page of the wheel, or null for the log
+     * @param from garage or agenda to go back there, sealant for that page of the wheel, or null for the log
      */
     @PostMapping("/log/strike")
     String strike(
@@ -86,10 +86,13 @@ class LogController {
     }
 
     private static String back(UUID wheel, String from, String outcome, List<UUID> entries) {
-        if (wheel == null && !"garage".equals(from)) {
+        boolean agenda = "agenda".equals(from);
+        if (wheel == null && !agenda && !"garage".equals(from)) {
             return "redirect:/log";
         }
-        String page = wheel == null ? "/garage" : "/wheels/" + wheel + ("sealant".equals(from) ? "/sealant" : "");
+        String page = agenda
+                ? "/agenda"
+                : wheel == null ? "/garage" : "/wheels/" + wheel + ("sealant".equals(from) ? "/sealant" : "");
         return "redirect:"
                 + UriComponentsBuilder.fromPath(page)
                         .queryParam(outcome, entries.toArray())

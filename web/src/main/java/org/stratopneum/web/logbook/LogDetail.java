@@ -25,6 +25,7 @@ public sealed interface LogDetail
                 LogDetail.SealantHeard,
                 LogDetail.PunctureSealed,
                 LogDetail.JobEnded,
+                LogDetail.CareDone,
                 LogDetail.WarningAccepted,
                 LogDetail.OwnPressure,
                 LogDetail.DiallingReset,
@@ -266,8 +267,18 @@ public sealed interface LogDetail
         }
     }
 
-    /** A hole closed by itself and took some sealant with it. */
-    record PunctureSealed() implements LogDetail {
+    /**
+     * A hole closed by itself and took some sealant with it.
+     *
+     * @param traces whether it was only seen afterwards, by what was sprayed on frame or fork; null counts as not
+     */
+    record PunctureSealed(Boolean traces) implements LogDetail {
+
+        /** Seen or heard as it happened. */
+        public PunctureSealed() {
+            this(null);
+        }
+
         @Override
         public LogKind kind() {
             return LogKind.PUNCTURE_SEALED;
@@ -279,6 +290,21 @@ public sealed interface LogDetail
         @Override
         public LogKind kind() {
             return LogKind.JOB_ENDED;
+        }
+    }
+
+    /** Something that is looked after now and then was, without a card. */
+    record CareDone(Care care) implements LogDetail {
+
+        /** What is looked after. */
+        public enum Care {
+            CORE_SERVICE,
+            PREVENTION_LOOK
+        }
+
+        @Override
+        public LogKind kind() {
+            return LogKind.CARE_DONE;
         }
     }
 

@@ -20,7 +20,8 @@ public enum LogKind {
     DIALLING_RESET(LogDetail.DiallingReset.class),
     SEALANT_DIPPED(LogDetail.SealantDipped.class),
     SEALANT_HEARD(LogDetail.SealantHeard.class),
-    PUNCTURE_SEALED(LogDetail.PunctureSealed.class);
+    PUNCTURE_SEALED(LogDetail.PunctureSealed.class),
+    CARE_DONE(LogDetail.CareDone.class);
 
     /** Whatever a gauge showed. */
     public static final List<LogKind> READINGS = List.of(PRESSURE_READ, HOLD_STARTED, HOLD_ENDED);
@@ -47,6 +48,7 @@ public enum LogKind {
             SEALANT_HEARD,
             PUNCTURE_SEALED,
             JOB_ENDED,
+            CARE_DONE,
             WARNING_ACCEPTED);
 
     private final Class<? extends LogDetail> detail;

@@ -109,8 +109,12 @@ public class LogWording {
         if (detail instanceof LogDetail.SealantHeard heard) {
             return wording.of("sound", heard.sound());
         }
-        if (detail instanceof LogDetail.PunctureSealed) {
-            return wording.text("log.puncture-sealed");
+        if (detail instanceof LogDetail.PunctureSealed sealed) {
+            return wording.text(
+                    Boolean.TRUE.equals(sealed.traces()) ? "log.puncture-sealed.traces" : "log.puncture-sealed");
+        }
+        if (detail instanceof LogDetail.CareDone done) {
+            return wording.of("care", done.care());
         }
         if (detail instanceof LogDetail.JobEnded ended) {
             return wording.text("log.job", wording.of("job", ended.job()), wording.of("ending", ended.ending()));

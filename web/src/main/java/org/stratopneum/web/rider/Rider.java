@@ -3,6 +3,7 @@ package org.stratopneum.web.rider;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.UUID;
+import org.stratopneum.core.check.Range;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.wording.Units;
@@ -13,6 +14,7 @@ import org.stratopneum.web.wording.Units;
  * @param zone IANA name of the rider's time zone
  * @param letterKeys whether single letters are shortcuts
  * @param bodyKg mass of the rider (kg), or null
+ * @param scoopMl what they measure sealant out with (ml), or null
  * @param demoDay day to which the demo's entries were last moved; null for everybody else
  */
 public record Rider(
@@ -28,6 +30,7 @@ public record Rider(
         Theme theme,
         boolean letterKeys,
         Double bodyKg,
+        Double scoopMl,
         LocalDate demoDay,
         int version) {
 
@@ -37,6 +40,9 @@ public record Rider(
         LIGHT,
         DARK
     }
+
+    /** No scoop or small bottle holds less, or more (ml). */
+    public static final Range SCOOP_ML = Range.closed(1, 500, "ml");
 
     /** A rider who has chosen nothing yet but what their gauge reads. */
     public static Rider fresh(UUID id, String name, String zone, PressureUnit gauge) {
@@ -53,6 +59,7 @@ public record Rider(
                 units.distance(),
                 Theme.SYSTEM,
                 true,
+                null,
                 null,
                 null,
                 0);
@@ -73,6 +80,7 @@ public record Rider(
                 theme,
                 letterKeys,
                 kg,
+                scoopMl,
                 day,
                 version);
     }

@@ -18,7 +18,7 @@ public interface RiderMapper {
 
     @Select("""
             select id, name, zone, pressure_unit, mass_unit, length_unit, volume_unit, temperature_unit, distance_unit,
-                   theme, letter_keys, body_kg, demo_day, version
+                   theme, letter_keys, body_kg, scoop_ml, demo_day, version
             from rider where id = current_rider()
             """)
     Optional<Rider> self();
@@ -42,10 +42,10 @@ public interface RiderMapper {
             set zone = #{zone}, pressure_unit = #{units.pressure}, mass_unit = #{units.mass},
                 length_unit = #{units.length}, volume_unit = #{units.volume},
                 temperature_unit = #{units.temperature}, distance_unit = #{units.distance}, theme = #{theme},
-                letter_keys = #{letterKeys}, version = version + 1
+                letter_keys = #{letterKeys}, scoop_ml = #{scoopMl}, version = version + 1
             where id = current_rider() and version = #{version}
             """)
-    int change(String zone, Units units, Rider.Theme theme, boolean letterKeys, int version);
+    int change(String zone, Units units, Rider.Theme theme, boolean letterKeys, Double scoopMl, int version);
 
     @Update("update rider set body_kg = #{kg}, version = version + 1 where id = current_rider()")
     void weigh(double kg);

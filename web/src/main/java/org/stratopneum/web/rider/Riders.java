@@ -51,8 +51,8 @@ public class Riders {
 
     /** @throws ChangedMeanwhileException when the rider was changed since {@code version} was read */
     @Transactional
-    public void change(String zone, Units units, Rider.Theme theme, boolean letterKeys, int version) {
-        if (mapper.change(zone, units, theme, letterKeys, version) == 0) {
+    public void change(String zone, Units units, Rider.Theme theme, boolean letterKeys, Double scoopMl, int version) {
+        if (mapper.change(zone, units, theme, letterKeys, scoopMl, version) == 0) {
             throw new ChangedMeanwhileException();
         }
         RiderOfRequest.forget();

@@ -53,6 +53,8 @@ class SecurityConfiguration {
         "/sign-up/strength",
         "/recover",
         "/feed.ics",
+        "/digest/confirm",
+        "/digest/stop",
         "/assets/**",
         "/error",
         "/favicon.ico"

@@ -8,7 +8,7 @@ import org.stratopneum.web.wording.FormReader;
  * One product per tire (common practice): another one of the same family may curdle with the old and is warned of, one of
  * another family is refused until the tire was cleaned out; so is what is past its best-before warned of.
  */
-final class FillingRules {
+public final class FillingRules {
 
     static final String OTHER_FAMILY = "other-family";
     static final String OTHER_PRODUCT = "other-product";
@@ -17,26 +17,34 @@ final class FillingRules {
     private FillingRules() {}
 
     /**
-     * Faults go to the field {@code bottle}; a warning only while the rider has not said that they know.
+     * What the rider says to it.
      *
+     * @param renewed that the tire is cleaned out first
+     * @param known that they know about a warning
+     */
+    public record Said(boolean renewed, boolean known) {}
+
+    /**
+     * A warning is a fault only while the rider has not said that they know.
+     *
+     * @param field the field that faults go to
      * @param chosen the bottle that it is taken from
      * @param inside the bottle of what is in the tire, or null where nobody noted it
-     * @param renewed whether the tire is cleaned out first
      */
-    static void check(
-            FormReader reader, ShelfItem chosen, ShelfItem inside, boolean renewed, boolean known, LocalDate today) {
-        if (inside != null && !renewed) {
+    public static void check(
+            FormReader reader, String field, ShelfItem chosen, ShelfItem inside, Said said, LocalDate today) {
+        if (inside != null && !said.renewed) {
             if (inside.family() != chosen.family()) {
-                reader.fault("bottle", OTHER_FAMILY);
+                reader.fault(field, OTHER_FAMILY);
                 return;
             }
-            if (!inside.id().equals(chosen.id()) && !inside.name().equals(chosen.name()) && !known) {
-                reader.fault("bottle", OTHER_PRODUCT);
+            if (!inside.id().equals(chosen.id()) && !inside.name().equals(chosen.name()) && !said.known) {
+                reader.fault(field, OTHER_PRODUCT);
                 return;
             }
         }
-        if (chosen.pastBestBefore(today) && !known) {
-            reader.fault("bottle", PAST_BEST_BEFORE);
+        if (chosen.pastBestBefore(today) && !said.known) {
+            reader.fault(field, PAST_BEST_BEFORE);
         }
     }
 }

@@ -30,7 +30,9 @@ class SealantController {
             @PathVariable UUID id,
             @RequestParam(required = false) List<UUID> written,
             @RequestParam(required = false) List<UUID> struck,
+            @RequestParam(required = false) String kept,
             Model model) {
+        model.addAttribute("kept", "yes".equals(kept));
         model.addAttribute("page", desk.page(id, written, struck));
         return PAGE;
     }
@@ -62,9 +64,27 @@ class SealantController {
     }
 
     @PostMapping("/wheels/{id}/sealant/punctures")
-    String puncture(@PathVariable UUID id, @RequestParam UUID entry) {
-        desk.heard(id, entry, new LogDetail.PunctureSealed());
+    String puncture(
+            @PathVariable UUID id, @RequestParam UUID entry, @RequestParam(defaultValue = "false") boolean traces) {
+        desk.heard(id, entry, new LogDetail.PunctureSealed(traces ? true : null));
         return to(id, entry);
+    }
+
+    @PostMapping("/wheels/{id}/care")
+    String care(
+            @PathVariable UUID id,
+            @RequestParam int version,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        SealantDesk.Outcome outcome = desk.keep(id, version, typed);
+        if (outcome.again() == null) {
+            return "redirect:/wheels/" + id + "/sealant?kept=yes#care";
+        }
+        boolean conflict = outcome.again().forms().conflict();
+        response.setStatus((conflict ? HttpStatus.CONFLICT : HttpStatus.UNPROCESSABLE_CONTENT).value());
+        model.addAttribute("page", outcome.again());
+        return PAGE;
     }
 
     private static String to(UUID wheel, UUID entry) {

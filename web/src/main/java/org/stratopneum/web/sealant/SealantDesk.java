@@ -2,6 +2,7 @@ package org.stratopneum.web.sealant;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,197 +10,119 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.job.Measured;
-import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPlace;
-import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.care.Care;
+import org.stratopneum.web.care.CareForm;
+import org.stratopneum.web.care.WheelCare;
+import org.stratopneum.web.fault.ChangedMeanwhileException;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogEntry;
-import org.stratopneum.web.logbook.LogKind;
-import org.stratopneum.web.logbook.LogOutcome;
 import org.stratopneum.web.logbook.LogOutcomes;
-import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.LogSubject;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.shelf.Shelf;
 import org.stratopneum.web.shelf.ShelfItem;
-import org.stratopneum.web.shelf.ShelfKind;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.FormView;
 import org.stratopneum.web.wording.ProblemWording;
-import org.stratopneum.web.wording.QuantityText;
-import org.stratopneum.web.wording.Wording;
 
-/** Says what is left in a tire, and writes down dips, sounds, punctures and fillings. */
+/** Says what is left in a tire, and writes down dips, sounds, punctures, fillings, and how it is looked after. */
 @Service
 class SealantDesk {
 
-    private static final int ENTRIES = 200;
-    private static final int SHOWN = 12;
-
     private final Garage garage;
     private final Riders riders;
+    private final Care care;
     private final Logbook logbook;
     private final LogOutcomes outcomes;
-    private final Storage storage;
     private final Shelf shelf;
-    private final Wording wording;
-    private final SealantWording said;
+    private final SealantPages pages;
     private final ProblemWording problemWording;
 
     SealantDesk(
             Garage garage,
             Riders riders,
+            Care care,
             Logbook logbook,
             LogOutcomes outcomes,
-            Storage storage,
             Shelf shelf,
-            Wording wording,
-            SealantWording said,
+            SealantPages pages,
             ProblemWording problemWording) {
         this.garage = garage;
         this.riders = riders;
+        this.care = care;
         this.logbook = logbook;
         this.outcomes = outcomes;
-        this.storage = storage;
         this.shelf = shelf;
-        this.wording = wording;
-        this.said = said;
+        this.pages = pages;
         this.problemWording = problemWording;
     }
 
-    /** A wheel with its bike, and what can be said of its liquid: empty where it has none to speak of. */
-    private record Asked(Rider rider, BikeStanding bike, WheelStanding wheel, Optional<WheelSealant> liquid) {
-
-        boolean dippable() {
-            return liquid.filter(found -> !found.tire().fitted().insert()).isPresent();
-        }
-    }
-
-    private Asked ask(UUID wheelId) {
+    private SealantAsked ask(UUID wheelId) {
         WheelPlace place = garage.place(wheelId);
         BikeStanding bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
-        WheelStanding wheel = bike.wheel(place.position()).orElseThrow();
-        Optional<WheelSealant> liquid =
-                wheel.fits() && !wheel.tubed() ? Optional.of(new WheelSealant(wheel)) : Optional.empty();
-        return new Asked(riders.self(), bike, wheel, liquid);
+        return SealantAsked.of(riders.self(), bike, bike.wheel(place.position()).orElseThrow(), care.of(wheelId));
     }
 
     /** @throws NotThereException when this rider has no such wheel */
     @Transactional(readOnly = true)
     SealantPage page(UUID wheelId, List<UUID> written, List<UUID> struck) {
-        Asked asked = ask(wheelId);
-        return page(asked, null, null, outcomes.of(written, struck, asked.rider()));
-    }
-
-    /** @param dips what was typed for a dip, {@code filling} for a filling, each null for a fresh form */
-    private SealantPage page(Asked asked, FormView dips, FormView filling, LogOutcome outcome) {
-        Rider rider = asked.rider();
-        List<LogRow> rows = logbook.ofWheel(asked.wheel().wheelId(), LogKind.SEALANT, ENTRIES);
-        List<ShelfItem> bottles = shelf.available().stream()
-                .filter(item -> item.kind() == ShelfKind.SEALANT)
-                .toList();
-        Standing standing =
-                asked.liquid().map(liquid -> standing(asked, liquid, rows)).orElse(null);
-        return new SealantPage(
-                asked.wheel().wheelId(),
-                asked.bike().id(),
-                asked.bike().name(),
-                wording.of("position", asked.wheel().position()),
-                asked.liquid().isPresent() ? null : said.none(asked.wheel()),
-                standing == null ? null : standing.left,
-                standing == null ? List.of() : said.dose(asked.liquid().orElseThrow(), rider),
-                asked.dippable(),
-                dips == null ? new FormView(Map.of(), Map.of()) : dips,
-                filling == null ? usual(standing, bottles, rider) : filling,
-                rider.units(),
-                bottles.stream()
-                        .map(item -> new SealantPage.Bottle(item.id(), said.bottle(item, rider)))
-                        .toList(),
-                rows.stream().limit(SHOWN).map(row -> said.entry(row, rider)).toList(),
-                outcome);
-    }
-
-    /** What is left in words, what would bring it back, and the bottle of what is inside. */
-    private record Standing(SealantPage.Left left, double topUpMl, UUID bottle) {}
-
-    private Standing standing(Asked asked, WheelSealant liquid, List<LogRow> rows) {
-        Rider rider = asked.rider();
-        LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
-        SealantRecord record = record(liquid, rows, rider);
-        Storage.Air air = storage.of(asked.bike().home(), today, rider);
-        Optional<SealantForecast> now = liquid.on(today, record, air.climate());
-        return new Standing(
-                now.map(found -> said.left(found, liquid, record, air, today, rider))
-                        .orElse(null),
-                liquid.topUpMl(now.map(found -> found.volumeMl().p50()).orElse(0.0)),
-                record.bottle());
-    }
-
-    private SealantRecord record(WheelSealant liquid, List<LogRow> rows, Rider rider) {
-        return SealantRecord.of(liquid.tire(), liquid.pool(), liquid.dose().minimumMl(), rows, logbook, rider.zoneId());
-    }
-
-    private Optional<ShelfItem> inside(SealantRecord record) {
-        return Optional.ofNullable(record.bottle()).flatMap(shelf::item);
-    }
-
-    /** Filled with what brings it back to a dose, from the bottle that was used before. */
-    private static FormView usual(Standing standing, List<ShelfItem> bottles, Rider rider) {
-        if (standing == null) {
-            return new FormView(Map.of(), Map.of());
-        }
-        String bottle = bottles.stream()
-                .map(ShelfItem::id)
-                .filter(id -> standing.bottle == null || id.equals(standing.bottle))
-                .findFirst()
-                .map(UUID::toString)
-                .orElse("");
-        return new FormView(
-                Map.of(
-                        "volume",
-                        standing.topUpMl > 0 ? QuantityText.typed(standing.topUpMl, rider.volumeUnit()) : "",
-                        "bottle",
-                        bottle),
-                Map.of());
+        SealantAsked asked = ask(wheelId);
+        return pages.page(asked, SealantPages.Typed.NOTHING, outcomes.of(written, struck, asked.rider()));
     }
 
     /** What came of writing something down: the page again, or the entry. */
     record Outcome(SealantPage again, UUID entry) {}
 
+    private Outcome again(SealantAsked asked, SealantPages.Typed typed) {
+        return new Outcome(pages.page(asked, typed, null), null);
+    }
+
+    private FormView view(FormReader reader) {
+        return new FormView(
+                reader.typed(), problemWording.messages(reader.problems().list()));
+    }
+
     /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
     @Transactional
     Outcome dip(UUID wheelId, UUID entry, Map<String, String> typed) {
-        Asked asked = ask(wheelId);
+        SealantAsked asked = ask(wheelId);
         if (!asked.dippable()) {
             throw new NotThereException();
         }
+        WheelSealant liquid = asked.liquid().orElseThrow();
         FormReader reader = new FormReader(typed);
         Optional<Instant> at = reader.moment("at", asked.rider().zoneId(), logbook.now());
+        notBeforeTheFilling(asked, liquid, at, reader);
         Optional<List<Double>> depths = DipText.read(
-                reader,
-                "depths",
-                asked.rider().lengthUnit(),
-                asked.liquid().orElseThrow().pool().depths());
+                reader, "depths", asked.rider().lengthUnit(), liquid.pool().depths());
         if (depths.isEmpty() || !reader.problems().isEmpty()) {
-            return new Outcome(page(asked, view(typed, reader), null, null), null);
+            return again(asked, new SealantPages.Typed(view(reader), null, null, false));
         }
         write(asked, entry, at, new LogDetail.SealantDipped(depths.get()), null);
         return new Outcome(null, entry);
     }
 
-    private FormView view(Map<String, String> typed, FormReader reader) {
-        return new FormView(typed, problemWording.messages(reader.problems().list()));
+    private void notBeforeTheFilling(SealantAsked asked, WheelSealant liquid, Optional<Instant> at, FormReader reader) {
+        if (at.isEmpty()) {
+            return;
+        }
+        LocalDate on = LocalDate.ofInstant(at.get(), asked.rider().zoneId());
+        pages.record(liquid, pages.rows(asked.wheel().wheelId()), asked.rider()).events().stream()
+                .findFirst()
+                .filter(first -> on.isBefore(first.on()))
+                .ifPresent(first -> reader.fault("at", "before-filling-of", first.on()));
     }
 
     /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
     @Transactional
     void heard(UUID wheelId, UUID entry, LogDetail seen) {
-        Asked asked = ask(wheelId);
+        SealantAsked asked = ask(wheelId);
         asked.liquid().orElseThrow(NotThereException::new);
         write(asked, entry, Optional.empty(), seen, null);
     }
@@ -207,31 +130,33 @@ class SealantDesk {
     /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
     @Transactional
     Outcome fill(UUID wheelId, UUID entry, Map<String, String> typed) {
-        Asked asked = ask(wheelId);
+        SealantAsked asked = ask(wheelId);
         WheelSealant liquid = asked.liquid().orElseThrow(NotThereException::new);
         Rider rider = asked.rider();
         FormReader reader = new FormReader(typed);
         Optional<Instant> at = reader.moment("filledAt", rider.zoneId(), logbook.now());
+        at.ifPresent(moment -> notBeforeTheTire(liquid, moment, rider.zoneId(), reader));
         Optional<Double> ml = reader.requiredQuantity("volume", Measured.SEALANT.range(), rider.volumeUnit(), null);
         boolean renewed = reader.ticked("renewed");
-        Optional<ShelfItem> bottle = shelf.available().stream()
-                .filter(item ->
-                        item.kind() == ShelfKind.SEALANT && item.id().toString().equals(reader.text("bottle")))
+        Optional<ShelfItem> bottle = pages.bottles().stream()
+                .filter(item -> item.id().toString().equals(reader.text("bottle")))
                 .findFirst();
         if (!reader.isBlank("bottle") && bottle.isEmpty()) {
             reader.fault("bottle", "unknown-value");
         }
-        List<LogRow> rows = logbook.ofWheel(wheelId, LogKind.SEALANT, ENTRIES);
-        ShelfItem inside = inside(record(liquid, rows, rider)).orElse(null);
+        ShelfItem inside = Optional.ofNullable(
+                        pages.record(liquid, pages.rows(wheelId), rider).bottle())
+                .flatMap(shelf::item)
+                .orElse(null);
         bottle.ifPresent(chosen -> FillingRules.check(
                 reader,
+                "bottle",
                 chosen,
                 inside,
-                renewed,
-                reader.ticked("known"),
+                new FillingRules.Said(renewed, reader.ticked("known")),
                 LocalDate.ofInstant(logbook.now(), rider.zoneId())));
         if (ml.isEmpty() || !reader.problems().isEmpty()) {
-            return new Outcome(page(asked, null, view(typed, reader), null), null);
+            return again(asked, new SealantPages.Typed(null, view(reader), null, false));
         }
         write(
                 asked,
@@ -242,7 +167,35 @@ class SealantDesk {
         return new Outcome(null, entry);
     }
 
-    private void write(Asked asked, UUID entry, Optional<Instant> at, LogDetail detail, UUID bottle) {
+    /** What went into the tire that was on before is not put into this one. */
+    private static void notBeforeTheTire(WheelSealant liquid, Instant at, ZoneId zone, FormReader reader) {
+        LocalDate since = LocalDate.ofInstant(liquid.tire().since(), zone);
+        if (LocalDate.ofInstant(at, zone).isBefore(since)) {
+            reader.fault("filledAt", "before-tire-of", since);
+        }
+    }
+
+    /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
+    @Transactional
+    Outcome keep(UUID wheelId, int version, Map<String, String> typed) {
+        SealantAsked asked = ask(wheelId);
+        asked.liquid().orElseThrow(NotThereException::new);
+        FormReader reader = new FormReader(typed);
+        Rider rider = asked.rider();
+        Optional<WheelCare> chosen = CareForm.read(
+                reader, asked.care(), version, rider.units(), LocalDate.ofInstant(logbook.now(), rider.zoneId()));
+        if (chosen.isEmpty()) {
+            return again(asked, new SealantPages.Typed(null, null, view(reader), false));
+        }
+        try {
+            care.keep(chosen.get());
+        } catch (ChangedMeanwhileException changed) {
+            return again(asked, new SealantPages.Typed(null, null, view(reader), true));
+        }
+        return new Outcome(null, null);
+    }
+
+    private void write(SealantAsked asked, UUID entry, Optional<Instant> at, LogDetail detail, UUID bottle) {
         Instant now = logbook.now();
         LogSubject subject = LogSubject.wheel(
                 asked.bike().id(),

@@ -2,7 +2,6 @@ package org.stratopneum.web.sealant;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,17 +11,19 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.stratopneum.core.agenda.DueItem;
 import org.stratopneum.core.agenda.SealantLooks;
+import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.care.WheelCare;
+import org.stratopneum.web.logbook.LogDetail.CareDone;
 import org.stratopneum.web.logbook.LogKind;
 import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
 
-/** What the liquid in the tires of many wheels makes due, asked of the log once. */
+/** The liquid in the tires of many wheels, and what it makes due, asked of the log once. */
 @Service
 public class SealantDues {
 
@@ -34,34 +35,66 @@ public class SealantDues {
         this.storage = storage;
     }
 
+    /** How wheels are looked after, and when they last were, by wheel. */
+    public record Cared(Map<UUID, WheelCare> how, Map<UUID, Map<CareDone.Care, Instant>> lastDone) {
+
+        public WheelCare how(UUID wheelId) {
+            WheelCare said = how.get(wheelId);
+            return said == null ? WheelCare.usual(wheelId) : said;
+        }
+
+        /** The day on which it was last done, or null. */
+        public LocalDate lastDone(UUID wheelId, CareDone.Care care, Rider rider) {
+            Instant at = lastDone.getOrDefault(wheelId, Map.of()).get(care);
+            return at == null ? null : LocalDate.ofInstant(at, rider.zoneId());
+        }
+    }
+
     /** By wheel; nothing for a wheel with a tube, or without a filling since its tire went on. */
     @Transactional(readOnly = true)
-    public Map<UUID, List<DueItem>> of(List<BikeStanding> bikes, Rider rider, Instant now) {
-        List<WheelStanding> liquid = bikes.stream()
-                .flatMap(bike -> Stream.of(WheelPosition.values()).map(bike::wheel))
-                .flatMap(Optional::stream)
-                .filter(wheel -> wheel.fits() && !wheel.tubed())
-                .toList();
-        if (liquid.isEmpty()) {
+    public Map<UUID, SealantState> of(List<BikeStanding> bikes, Cared cared, Rider rider, Instant now) {
+        Asked asked = new Asked(cared, rider, LocalDate.ofInstant(now, rider.zoneId()));
+        if (bikes.stream().flatMap(SealantDues::liquid).findAny().isEmpty()) {
             return Map.of();
         }
-        LocalDate today = LocalDate.ofInstant(now, rider.zoneId());
         Map<UUID, List<LogRow>> rows =
                 logbook.current(LogKind.SEALANT).stream().collect(Collectors.groupingBy(LogRow::wheelId));
-        Storage.Air air = storage.of(bikes.get(0).home(), today, rider);
-        Map<UUID, List<DueItem>> due = new HashMap<>();
-        for (WheelStanding wheel : liquid) {
-            WheelSealant sealant = new WheelSealant(wheel);
-            SealantRecord record = SealantRecord.of(
-                    sealant.tire(),
-                    sealant.pool(),
-                    sealant.dose().minimumMl(),
-                    rows.getOrDefault(wheel.wheelId(), new ArrayList<>()),
-                    logbook,
-                    rider.zoneId());
-            sealant.on(today, record, air.climate())
-                    .ifPresent(forecast -> due.put(wheel.wheelId(), SealantLooks.of(wheel.wheelId(), forecast, today)));
+        Storage.Air air = storage.of(bikes.get(0).home(), asked.today, rider);
+        Map<UUID, SealantState> states = new HashMap<>();
+        for (BikeStanding bike : bikes) {
+            liquid(bike)
+                    .forEach(wheel -> state(bike, wheel, rows.getOrDefault(wheel.wheelId(), List.of()), air, asked)
+                            .ifPresent(state -> states.put(wheel.wheelId(), state)));
         }
-        return due;
+        return states;
+    }
+
+    private record Asked(Cared cared, Rider rider, LocalDate today) {}
+
+    private static Stream<WheelStanding> liquid(BikeStanding bike) {
+        return Stream.of(WheelPosition.values())
+                .map(bike::wheel)
+                .flatMap(Optional::stream)
+                .filter(wheel -> wheel.fits() && !wheel.tubed());
+    }
+
+    private Optional<SealantState> state(
+            BikeStanding bike, WheelStanding wheel, List<LogRow> rows, Storage.Air air, Asked asked) {
+        WheelSealant liquid = new WheelSealant(wheel, asked.cared.how(wheel.wheelId()));
+        SealantRecord record =
+                SealantRecord.of(liquid.tire(), liquid.pool(), liquid.minimumMl(), rows, logbook, asked.rider.zoneId());
+        return liquid.on(asked.today, record, air.of(bike.id()))
+                .map(forecast -> state(wheel, liquid, record, forecast, asked));
+    }
+
+    private static SealantState state(
+            WheelStanding wheel, WheelSealant liquid, SealantRecord record, SealantForecast forecast, Asked asked) {
+        LocalDate serviced = asked.cared.lastDone(wheel.wheelId(), CareDone.Care.CORE_SERVICE, asked.rider);
+        return new SealantState(
+                SealantLooks.of(wheel.wheelId(), liquid.care().schedule(), forecast, serviced, asked.today),
+                forecast,
+                liquid.topUpMl(forecast.volumeMl().p50()),
+                liquid.topUpMl(liquid.minimumMl()),
+                record.bottle());
     }
 }

@@ -2,8 +2,11 @@ package org.stratopneum.web.sealant;
 
 import java.util.List;
 import java.util.UUID;
+import org.stratopneum.core.sealant.DoseSchool;
+import org.stratopneum.web.care.WheelCare;
 import org.stratopneum.web.drawing.PoolDrawing;
 import org.stratopneum.web.drawing.SealantChart;
+import org.stratopneum.web.drawing.SectionDrawing;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogOutcome;
 import org.stratopneum.web.wording.FormView;
@@ -14,8 +17,9 @@ import org.stratopneum.web.wording.Units;
  *
  * @param none why there is nothing to say of it, or null
  * @param left what is left, or null while nothing was filled in
+ * @param doses what goes in, school by school, and {@code doseSaid} what is to be said of it
  * @param dippable whether a stick reaches it
- * @param bottles what the shelf has
+ * @param bottles what the shelf has, and {@code buy} what it lacks for the next filling, or null
  * @param entries what was noted, newest first
  * @param outcome what was just done, or null
  */
@@ -26,22 +30,39 @@ record SealantPage(
         String where,
         String none,
         Left left,
-        List<String> dose,
+        List<Dose> doses,
+        List<String> doseSaid,
         boolean dippable,
-        FormView dips,
-        FormView filling,
+        Forms forms,
         Units units,
         List<Bottle> bottles,
+        String buy,
         List<Entry> entries,
         LogOutcome outcome) {
+
+    /** The forms of the page. */
+    public record Forms(FormView dips, FormView filling, FormView care, boolean conflict) {}
 
     /** An id for one form: each has its own, so that going back and pressing another one is no repeat. */
     public UUID freshId() {
         return UUID.randomUUID();
     }
 
+    /** Whether doses are told in the rider's own scoops too. */
+    public boolean scoops() {
+        return doses.stream().anyMatch(dose -> !dose.scoops.isEmpty());
+    }
+
     public List<LogDetail.SealantHeard.Sound> sounds() {
         return List.of(LogDetail.SealantHeard.Sound.values());
+    }
+
+    public List<DoseSchool> schools() {
+        return List.of(DoseSchool.values());
+    }
+
+    public List<WheelCare.Plan> plans() {
+        return List.of(WheelCare.Plan.values());
     }
 
     /**
@@ -49,6 +70,7 @@ record SealantPage(
      *
      * @param number in the rider's unit, {@code span} its doubt in words
      * @param state code of its shape, {@code stateWord} the word beside it
+     * @param moved what moved the forecast
      */
     public record Left(
             String number,
@@ -56,9 +78,17 @@ record SealantPage(
             String state,
             String stateWord,
             List<String> said,
+            List<String> moved,
             PoolDrawing pool,
+            Section section,
             String poolSaid,
             SealantChart chart) {}
+
+    /** The section at six o'clock, with the liquid and what of it may be there or not as SVG paths. */
+    public record Section(SectionDrawing drawing, String pool, String band) {}
+
+    /** A filling by a school, in the rider's unit, in the other one, and in their scoops where they have one. */
+    public record Dose(String name, String film, String volume, String other, String scoops, boolean chosen) {}
 
     /** A bottle of the shelf with what is left of it. */
     public record Bottle(UUID id, String name) {}

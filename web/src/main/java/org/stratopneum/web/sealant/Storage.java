@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.VapourDeficit;
@@ -13,10 +14,11 @@ import org.stratopneum.core.weather.DailyWeather;
 import org.stratopneum.web.places.Place;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.weather.Weather;
+import org.stratopneum.web.wording.Numbers;
 import org.stratopneum.web.wording.QuantityText;
 import org.stratopneum.web.wording.Wording;
 
-/** The air where the rider's wheels stand. */
+/** The air where the rider's wheels stand, and where they are ridden. */
 @Component
 class Storage {
 
@@ -24,17 +26,33 @@ class Storage {
     private static final double INDOOR_HUMIDITY = 0.4;
 
     private static final int MONTHS = 12;
+    private static final int DAYS_A_WEEK = 7;
+
+    /** Less is nothing to speak of (hours a week). */
+    private static final double NOTABLE_HOURS = 0.5;
 
     private final Weather weather;
+    private final RidingMapper riding;
     private final Wording wording;
 
-    Storage(Weather weather, Wording wording) {
+    Storage(Weather weather, RidingMapper riding, Wording wording) {
         this.weather = weather;
+        this.riding = riding;
         this.wording = wording;
     }
 
-    /** That air, and where it is known from. */
-    record Air(DryingClimate climate, String said) {}
+    /**
+     * That air, and where it is known from.
+     *
+     * @param outside the air outdoors there, or null where it is not known
+     */
+    record Air(DryingClimate stored, DryingClimate outside, RidingHours hours, String said) {
+
+        /** Where the wheels of this bike are, day by day. */
+        DryingClimate of(UUID bikeId) {
+            return outside == null ? stored : DryingClimate.ridden(stored, outside, hours.of(bikeId));
+        }
+    }
 
     /**
      * @param place where the wheels stand, or null where nobody said
@@ -42,20 +60,48 @@ class Storage {
      */
     Air of(Place place, LocalDate today, Rider rider) {
         if (place == null) {
-            return new Air(DryingClimate.INDOORS, wording.text("sealant.air.usual"));
+            return new Air(DryingClimate.INDOORS, null, RidingHours.none(today), wording.text("sealant.air.usual"));
         }
+        List<DailyWeather> year = weather.days(place.station(), today.minusYears(1), today);
+        DryingClimate outside = year.isEmpty() ? null : outdoors(year);
         if (place.indoorC() != null) {
             return new Air(
                     DryingClimate.same(place.indoorC(), INDOOR_HUMIDITY),
+                    outside,
+                    hours(outside, today, rider),
                     wording.text(
                             "sealant.air.indoors",
                             place.name(),
                             QuantityText.text(place.indoorC(), rider.temperatureUnit())));
         }
-        List<DailyWeather> year = weather.days(place.station(), today.minusYears(1), today);
-        return year.isEmpty()
-                ? new Air(DryingClimate.INDOORS, wording.text("sealant.air.silent", place.name()))
-                : new Air(outdoors(year), wording.text("sealant.air." + weather.source(), place.name()));
+        return outside == null
+                ? new Air(
+                        DryingClimate.INDOORS,
+                        null,
+                        RidingHours.none(today),
+                        wording.text("sealant.air.silent", place.name()))
+                : new Air(
+                        outside,
+                        null,
+                        RidingHours.none(today),
+                        wording.text("sealant.air." + weather.source(), place.name()));
+    }
+
+    private RidingHours hours(DryingClimate outside, LocalDate today, Rider rider) {
+        return outside == null
+                ? RidingHours.none(today)
+                : new RidingHours(
+                        riding.since(
+                                today.minusYears(1).atStartOfDay(rider.zoneId()).toInstant(), rider.zone()),
+                        today);
+    }
+
+    /** How much the riding counts, in words; empty where it counts for nothing, or the air outdoors is not known. */
+    String ridden(Air air, UUID bikeId) {
+        double week = air.hours().aDay(bikeId) * DAYS_A_WEEK;
+        return air.outside() == null || week < NOTABLE_HOURS
+                ? ""
+                : wording.text("sealant.air.ridden." + weather.source(), Numbers.fixed(week, 1));
     }
 
     private static DryingClimate outdoors(List<DailyWeather> year) {
@@ -74,6 +120,6 @@ class Storage {
             months.add(counts[month] == 0 ? mean : sums[month] / counts[month]);
         }
         DryingClimate normals = DryingClimate.monthly(months);
-        return day -> days.containsKey(day) ? days.get(day) : normals.deficitKpa(day);
+        return day -> days.getOrDefault(day, normals.deficitKpa(day));
     }
 }

@@ -13,6 +13,7 @@ import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.core.tire.LiquidPool;
 import org.stratopneum.core.tire.TireSection;
 import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.care.WheelCare;
 import org.stratopneum.web.drawing.SealantChart;
 
 /** The tire of a wheel as far as its sealant goes: section, pool, dose, and the forecast of what is left. */
@@ -25,18 +26,21 @@ final class WheelSealant {
 
     private final TireSection section;
     private final LiquidPool pool;
+    private final SealantDose.Extras extras;
     private final SealantDose dose;
     private final WheelStanding.Tire tire;
+    private final WheelCare care;
+    private final boolean hookless;
 
     /** @param wheel with a tubeless tire that goes with its rim */
-    WheelSealant(WheelStanding wheel) {
+    WheelSealant(WheelStanding wheel, WheelCare care) {
+        this.care = care;
+        hookless = wheel.rim().hookless();
         tire = wheel.tire().orElseThrow();
         section = wheel.tireOnRim().orElseThrow().section();
         pool = LiquidPool.in(section);
-        dose = SealantDose.of(
-                section,
-                DoseSchool.STANDARD,
-                new SealantDose.Extras(tire.marks().tubeless(), tire.fitted().insert(), false));
+        extras = new SealantDose.Extras(tire.marks().tubeless(), tire.fitted().insert(), false);
+        dose = SealantDose.of(section, care.dose(), extras);
     }
 
     TireSection section() {
@@ -47,26 +51,54 @@ final class WheelSealant {
         return pool;
     }
 
-    SealantDose dose() {
-        return dose;
+    boolean hookless() {
+        return hookless;
+    }
+
+    WheelCare care() {
+        return care;
+    }
+
+    SealantDose.Extras extras() {
+        return extras;
+    }
+
+    /** What goes in by a school, with what casing and insert take up. */
+    SealantDose dose(DoseSchool school) {
+        return SealantDose.of(section, school, extras);
+    }
+
+    /** What a full filling is here: the maker's figure, or the dose of the rider's school (ml). */
+    double fullMl() {
+        return care.makerMl() == null ? dose.exactMl() : care.makerMl();
+    }
+
+    double minimumMl() {
+        return dose.minimumMl();
     }
 
     WheelStanding.Tire tire() {
         return tire;
     }
 
-    private SealantForecast.Tire dried(SealantFamily family) {
+    /** @param thresholdMl what the forecast waits for (ml) */
+    private SealantForecast.Tire dried(SealantFamily family, double thresholdMl) {
         return new SealantForecast.Tire(
                 section.innerSurfaceCm2(),
-                dose.minimumMl(),
+                thresholdMl,
                 DryingRate.median(tire.casing(), tire.marks().tubeless(), family));
     }
 
-    /** What is left on a day; empty while nothing was filled in. */
+    /** The tire as the schedule that is followed sees it. */
+    SealantForecast.Tire followed(SealantRecord record) {
+        return dried(record.family(), care.schedule().thresholdMl(minimumMl()));
+    }
+
+    /** What is left on a day, against what the schedule waits for; empty while nothing was filled in. */
     Optional<SealantForecast> on(LocalDate day, SealantRecord record, DryingClimate climate) {
         return record.events().isEmpty()
                 ? Optional.empty()
-                : Optional.of(SealantForecast.of(dried(record.family()), climate, record.events(), day));
+                : Optional.of(SealantForecast.of(followed(record), climate, record.events(), day));
     }
 
     /** From the last filling until it wants a refresh, and a little farther; a forecast for each of the days. */
@@ -87,8 +119,17 @@ final class WheelSealant {
         return curve;
     }
 
-    /** What brings it back to a standard dose, in whole steps of 5 (ml). */
+    /** What brings it back to a full filling, in whole steps of 5 (ml). */
     double topUpMl(double leftMl) {
-        return STEP_ML * Math.ceil(Math.max(0, dose.exactMl() - leftMl) / STEP_ML);
+        return stepsUp(fullMl() - leftMl);
+    }
+
+    /** What a month dries, in whole steps of 5 (ml). */
+    double monthlyMl(SealantForecast now, LocalDate today) {
+        return stepsUp(now.driesMl(today, today.plusMonths(1)));
+    }
+
+    private static double stepsUp(double ml) {
+        return STEP_ML * Math.ceil(Math.max(0, ml) / STEP_ML);
     }
 }

@@ -48,7 +48,7 @@ class SettingsController {
             HttpServletResponse response,
             Model model) {
         FormReader reader = new FormReader(typed);
-        Optional<SettingsForm.Chosen> chosen = SettingsForm.read(reader);
+        Optional<SettingsForm.Chosen> chosen = SettingsForm.read(reader, riders.self());
         if (chosen.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(
@@ -57,7 +57,7 @@ class SettingsController {
                     model);
         }
         SettingsForm.Chosen found = chosen.get();
-        riders.change(found.zone(), found.units(), found.theme(), found.letterKeys(), version);
+        riders.change(found.zone(), found.units(), found.theme(), found.letterKeys(), found.scoopMl(), version);
         return "redirect:/settings?done=yes";
     }
 
@@ -68,7 +68,8 @@ class SettingsController {
         return "settings/keys";
     }
 
-    private static String page(FormView form, Model model) {
+    private String page(FormView form, Model model) {
+        model.addAttribute("scoopUnit", riders.self().volumeUnit().symbol());
         model.addAttribute("form", form);
         model.addAttribute("choices", choices());
         model.addAttribute("themes", Rider.Theme.values());

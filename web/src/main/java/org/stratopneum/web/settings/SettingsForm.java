@@ -10,6 +10,7 @@ import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.wording.QuantityText;
 import org.stratopneum.web.wording.Units;
 
 /** Reads the settings, and fills their form. */
@@ -18,7 +19,7 @@ final class SettingsForm {
     private SettingsForm() {}
 
     /** What was chosen. */
-    record Chosen(String zone, Units units, Rider.Theme theme, boolean letterKeys) {}
+    record Chosen(String zone, Units units, Rider.Theme theme, boolean letterKeys, Double scoopMl) {}
 
     static Map<String, String> texts(Rider rider) {
         Map<String, String> texts = new TreeMap<>();
@@ -31,12 +32,17 @@ final class SettingsForm {
         texts.put("distance", rider.distanceUnit().name());
         texts.put("theme", rider.theme().name());
         texts.put("letterKeys", rider.letterKeys() ? "on" : "");
+        texts.put("scoop", QuantityText.typed(rider.scoopMl(), rider.volumeUnit()));
         texts.put("version", String.valueOf(rider.version()));
         return texts;
     }
 
-    /** Empty with faults in {@code reader}. */
-    static Optional<Chosen> read(FormReader reader) {
+    /**
+     * Empty with faults in {@code reader}.
+     *
+     * @param before who they were; the scoop was typed in the unit that was shown then
+     */
+    static Optional<Chosen> read(FormReader reader, Rider before) {
         zone(reader);
         Optional<PressureUnit> pressure = required(reader, "pressure", PressureUnit.class);
         Optional<RiderUnit> mass = unit(reader, "mass", RiderUnit.Kind.MASS);
@@ -45,6 +51,7 @@ final class SettingsForm {
         Optional<RiderUnit> temperature = unit(reader, "temperature", RiderUnit.Kind.TEMPERATURE);
         Optional<RiderUnit> distance = unit(reader, "distance", RiderUnit.Kind.DISTANCE);
         Optional<Rider.Theme> theme = required(reader, "theme", Rider.Theme.class);
+        Optional<Double> scoop = reader.quantity("scoop", Rider.SCOOP_ML, before.volumeUnit(), before.scoopMl());
         if (!reader.problems().isEmpty()) {
             return Optional.empty();
         }
@@ -55,7 +62,8 @@ final class SettingsForm {
                 volume.orElseThrow(),
                 temperature.orElseThrow(),
                 distance.orElseThrow());
-        return Optional.of(new Chosen(reader.text("zone"), units, theme.orElseThrow(), reader.ticked("letterKeys")));
+        return Optional.of(new Chosen(
+                reader.text("zone"), units, theme.orElseThrow(), reader.ticked("letterKeys"), scoop.orElse(null)));
     }
 
     private static void zone(FormReader reader) {

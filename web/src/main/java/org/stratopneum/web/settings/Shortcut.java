@@ -7,6 +7,7 @@ enum Shortcut {
     BIKES("b"),
     GARAGE("g"),
     JOBS("j"),
+    DUE("d"),
     LOG("l"),
     READING("r"),
     TOLD("t"),

@@ -21,6 +21,9 @@ import org.stratopneum.core.quantity.QuantityUnit;
  */
 public final class FormReader {
 
+    /** The unit of a limit that is a day, counted from 1970. */
+    static final String DATE = "date";
+
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d{1,9}(?:[.,]\\d{0,9})?|[+-]?[.,]\\d{1,9}");
 
     /** Longest that a clock may run ahead of ours before a moment counts as the future (s). */
@@ -57,6 +60,11 @@ public final class FormReader {
     /** Adds a fault of {@code field} of this part. */
     public void fault(String field, String code) {
         add(Problem.of(field, code));
+    }
+
+    /** The same with the day that it is held against. */
+    public void fault(String field, String code, LocalDate limit) {
+        add(new Problem(field, code, (double) limit.toEpochDay(), null, DATE));
     }
 
     /** Adds a fault whose field is one of this part. */
@@ -144,6 +152,30 @@ public final class FormReader {
             add(Problem.of(field, "not-a-day"));
             return Optional.empty();
         }
+    }
+
+    /** The same, not before {@code first} and not after {@code last}. */
+    public Optional<LocalDate> day(String field, LocalDate first, LocalDate last) {
+        Optional<LocalDate> day = day(field);
+        if (day.filter(found -> found.isBefore(first)).isPresent()) {
+            fault(field, "before-day", first);
+            return Optional.empty();
+        }
+        if (day.filter(found -> found.isAfter(last)).isPresent()) {
+            fault(field, "after-day", last);
+            return Optional.empty();
+        }
+        return day;
+    }
+
+    /** A whole number; a part of one is a fault. */
+    public Optional<Integer> whole(String field, Range range) {
+        Optional<Double> number = number(field, range);
+        if (number.filter(found -> found != Math.rint(found)).isPresent()) {
+            fault(field, "not-whole");
+            return Optional.empty();
+        }
+        return number.map(Double::intValue);
     }
 
     /** The moment typed into {@code field} as a local date and time, empty where nothing was; a fault where it cannot be. */

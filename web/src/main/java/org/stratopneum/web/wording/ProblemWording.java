@@ -1,5 +1,6 @@
 package org.stratopneum.web.wording;
 
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,6 +34,9 @@ public class ProblemWording {
     private static String number(Double value, String unit) {
         if (value == null) {
             return "";
+        }
+        if (FormReader.DATE.equals(unit)) {
+            return Age.date(LocalDate.ofEpochDay(value.longValue()));
         }
         String number = Numbers.upTo(value, 3);
         return unit == null || unit.isEmpty() ? number : number + " " + unit;

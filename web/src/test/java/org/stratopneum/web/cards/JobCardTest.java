@@ -194,7 +194,7 @@ class JobCardTest {
         card.answer("value", "275", "temperature", "20");
         assertThat(card.answer("answer", "DONE").body()).contains("takes at least 8");
         assertThat(card.page()).contains("It waits until").doesNotContain("Go on before that");
-        assertThat(rider.get("/").body()).contains("waits until", "a job card waits");
+        assertThat(rider.get("/").body()).contains("waits until", "read the hold test again");
 
         MovableClock.after(A_NIGHT, () -> {
             card.goTo("hold-end");

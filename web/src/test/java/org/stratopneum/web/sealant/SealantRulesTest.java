@@ -55,7 +55,7 @@ class SealantRulesTest {
 
     private static List<String> faults(ShelfItem chosen, ShelfItem inside, boolean renewed, boolean known) {
         FormReader reader = new FormReader(Map.of());
-        FillingRules.check(reader, chosen, inside, renewed, known, TODAY);
+        FillingRules.check(reader, "bottle", chosen, inside, new FillingRules.Said(renewed, known), TODAY);
         return reader.problems().list().stream().map(Problem::code).toList();
     }
 

@@ -93,7 +93,7 @@ class WheelSealantTest {
     /** 57-622 on 30 mm: S about 3200 cm2; 40 days at 1.40 kPa (20 C, 40 %) take q S vpd t, 25 ml (handbook, page 5). */
     @Test
     void whatWasFilledInDriesAsTheModelSays() {
-        assertThat(page()).contains("No filling is noted", "A standard dose for this tire: 95 ml");
+        assertThat(page()).contains("No filling is noted", "95 ml", "3.2 fl oz", "0.30 mm");
         filled("95", 40);
         String page = page();
         assertThat(left(page)).isCloseTo(95 - 1.4e-4 * 3202 * 1.4 * 40, within(1.5));

@@ -21,8 +21,8 @@ class SettingsFormTest {
 
     @Test
     void theFormOfARiderSaysWhatTheyHave() {
-        SettingsForm.Chosen chosen =
-                SettingsForm.read(new FormReader(SettingsForm.texts(RIDER))).orElseThrow();
+        SettingsForm.Chosen chosen = SettingsForm.read(new FormReader(SettingsForm.texts(RIDER)), RIDER)
+                .orElseThrow();
         assertThat(chosen.units()).isEqualTo(RIDER.units());
         assertThat(chosen.zone()).isEqualTo("Europe/Vienna");
         assertThat(chosen.theme()).isEqualTo(Rider.Theme.SYSTEM);
@@ -42,7 +42,7 @@ class SettingsFormTest {
         Map<String, String> texts = new HashMap<>(SettingsForm.texts(RIDER));
         texts.put(field, typed);
         FormReader reader = new FormReader(texts);
-        assertThat(SettingsForm.read(reader)).isEmpty();
+        assertThat(SettingsForm.read(reader, RIDER)).isEmpty();
         assertThat(reader.problems().list())
                 .extracting(Problem::field, Problem::code)
                 .contains(tuple(field, code));

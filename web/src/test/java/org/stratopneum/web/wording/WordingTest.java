@@ -19,6 +19,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.stratopneum.core.agenda.DueReason;
+import org.stratopneum.core.agenda.RideReadiness;
 import org.stratopneum.core.air.Cartridge;
 import org.stratopneum.core.air.HoldTest;
 import org.stratopneum.core.check.Level;
@@ -54,8 +55,12 @@ import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.sealant.DoseSchool;
+import org.stratopneum.core.sealant.Schedule;
+import org.stratopneum.core.sealant.SealantDose;
 import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.care.WheelCare;
+import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.support.RunningApplication;
 
 @ExtendWith(RunningApplication.class)
@@ -137,6 +142,11 @@ class WordingTest {
                         words("unchecked", FitCheck.Unchecked.values()),
                         words("hold", HoldTest.Outcome.values()),
                         words("dose", DoseSchool.values()),
+                        words("habit", SealantDose.Habit.values()),
+                        words("schedule", Schedule.Kind.values()),
+                        words("ready", RideReadiness.Standing.values()),
+                        words("plan", WheelCare.Plan.values()),
+                        words("care", LogDetail.CareDone.Care.values()),
                         words("tape-start", TapeStart.values()))
                 .flatMap(List::stream)
                 .forEach(word -> assertThat(word).isNotBlank());

@@ -1,0 +1,94 @@
+package org.stratopneum.web.agenda;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
+import org.stratopneum.web.logbook.LogDetail.CareDone;
+
+/** One matter of the agenda: put off, skipped, done. */
+@Controller
+class MatterController {
+
+    private static final String PAGE = "agenda/matter";
+    private static final String TO_AGENDA = "redirect:/agenda";
+
+    private final MatterDesk desk;
+
+    MatterController(MatterDesk desk) {
+        this.desk = desk;
+    }
+
+    @GetMapping("/agenda/matters/{key}")
+    String matter(@PathVariable String key, Model model) {
+        model.addAttribute("page", desk.page(key));
+        return PAGE;
+    }
+
+    @PostMapping("/agenda/matters/{key}/put-off")
+    String putOff(
+            @PathVariable String key,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        return after(key, desk.putOff(key, typed), response, model);
+    }
+
+    @PostMapping("/agenda/matters/{key}/skip")
+    String skip(
+            @PathVariable String key,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        return after(key, desk.skip(key, typed), response, model);
+    }
+
+    private static String after(String key, MatterPage again, HttpServletResponse response, Model model) {
+        if (again == null) {
+            return "redirect:"
+                    + UriComponentsBuilder.fromPath("/agenda")
+                            .queryParam("marked", key)
+                            .toUriString();
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        model.addAttribute("page", again);
+        return PAGE;
+    }
+
+    @PostMapping("/agenda/matters/{key}/take-back")
+    String takeBack(@PathVariable String key) {
+        desk.takeBack(key);
+        return TO_AGENDA;
+    }
+
+    @PostMapping("/wheels/{id}/care-done")
+    String careDone(@PathVariable UUID id, @RequestParam UUID entry, @RequestParam CareDone.Care care) {
+        desk.careDone(id, entry, care);
+        return TO_AGENDA + "?written=" + entry;
+    }
+
+    @PostMapping("/agenda/reminders/{id}/done")
+    String done(@PathVariable UUID id) {
+        desk.tick(id, true);
+        return TO_AGENDA + "?done=" + id;
+    }
+
+    @PostMapping("/agenda/reminders/{id}/open")
+    String open(@PathVariable UUID id) {
+        desk.tick(id, false);
+        return TO_AGENDA;
+    }
+
+    @PostMapping("/agenda/reminders/{id}/delete")
+    String delete(@PathVariable UUID id) {
+        desk.delete(id);
+        return TO_AGENDA;
+    }
+}

@@ -1,0 +1,69 @@
+package org.stratopneum.web.agenda;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.time.format.DateTimeFormatter;
+import java.time.format.TextStyle;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.Wording;
+
+/** Lays what is due over a month; what was due before stands on today. */
+@Service
+class MonthDesk {
+
+    private static final DateTimeFormatter TITLE = DateTimeFormatter.ofPattern("MMMM yyyy", Wording.LOCALE);
+    private static final int WEEK = 7;
+
+    private final Matters matters;
+
+    MonthDesk(Matters matters) {
+        this.matters = matters;
+    }
+
+    /** @param asked the month, or null for this one */
+    @Transactional(readOnly = true)
+    MonthPage page(YearMonth asked) {
+        Matters.All all = matters.all();
+        LocalDate today = all.today();
+        YearMonth month = asked == null ? YearMonth.from(today) : asked;
+        Map<LocalDate, List<Matter>> byDay = all.matters().stream()
+                .collect(Collectors.groupingBy(matter -> matter.isDueOn(today) ? today : matter.due()));
+        LocalDate monday = month.atDay(1).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        List<List<MonthPage.Day>> weeks = new ArrayList<>();
+        for (LocalDate week = monday; !week.isAfter(month.atEndOfMonth()); week = week.plusDays(WEEK)) {
+            weeks.add(Stream.iterate(week, day -> day.plusDays(1))
+                    .limit(WEEK)
+                    .map(day -> new MonthPage.Day(
+                            day.getDayOfMonth(),
+                            Age.shortDay(day),
+                            YearMonth.from(day).equals(month),
+                            day.equals(today),
+                            lines(byDay.getOrDefault(day, List.of()))))
+                    .toList());
+        }
+        return new MonthPage(
+                TITLE.format(month),
+                month.minusMonths(1).toString(),
+                month.plusMonths(1).toString(),
+                Stream.of(DayOfWeek.values())
+                        .map(day -> day.getDisplayName(TextStyle.SHORT, Wording.LOCALE))
+                        .toList(),
+                weeks,
+                byDay.keySet().stream().noneMatch(day -> YearMonth.from(day).equals(month)));
+    }
+
+    private static List<MonthPage.Line> lines(List<Matter> matters) {
+        return matters.stream()
+                .map(matter -> new MonthPage.Line(matter.key(), matter.where(), matter.what()))
+                .toList();
+    }
+}

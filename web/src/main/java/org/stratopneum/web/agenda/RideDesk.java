@@ -1,0 +1,125 @@
+package org.stratopneum.web.agenda;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.agenda.DueItem;
+import org.stratopneum.core.agenda.RideReadiness;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.pressure.BikeAdvice;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.pressure.BikeAdvisor;
+import org.stratopneum.web.sealant.SealantState;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.wording.Numbers;
+import org.stratopneum.web.wording.ProblemWording;
+import org.stratopneum.web.wording.Wording;
+
+/** Says what must be done before a ride; what was put off or skipped too, since nobody rides on a decision. */
+@Service
+class RideDesk {
+
+    private static final int DAYS_AHEAD = 365;
+    private static final int PERCENT = 100;
+
+    private final Matters matters;
+    private final AgendaDesk agenda;
+    private final BikeAdvisor advisor;
+    private final Wording wording;
+    private final ProblemWording problemWording;
+
+    RideDesk(Matters matters, AgendaDesk agenda, BikeAdvisor advisor, Wording wording, ProblemWording problemWording) {
+        this.matters = matters;
+        this.agenda = agenda;
+        this.advisor = advisor;
+        this.wording = wording;
+        this.problemWording = problemWording;
+    }
+
+    /** @param typed bike and day; without them the first bike, and the Saturday that comes */
+    @Transactional(readOnly = true)
+    RidePage page(Map<String, String> typed) {
+        Matters.All all = matters.all();
+        FormReader reader = new FormReader(typed);
+        LocalDate saturday = all.today().with(TemporalAdjusters.nextOrSame(DayOfWeek.SATURDAY));
+        LocalDate day =
+                reader.day("on", all.today(), all.today().plusDays(DAYS_AHEAD)).orElse(saturday);
+        Optional<BikeStanding> bike = all.bikes().stream()
+                .filter(found -> reader.isBlank("bike") || found.id().toString().equals(reader.text("bike")))
+                .findFirst();
+        if (bike.isEmpty() && !reader.isBlank("bike")) {
+            reader.add(Problem.of("bike", "unknown-value"));
+        }
+        boolean faulty = !reader.problems().isEmpty();
+        return new RidePage(
+                all.bikes().stream()
+                        .map(found -> new RidePage.Bike(found.id(), found.name()))
+                        .toList(),
+                new FormView(
+                        Map.of(
+                                "bike",
+                                bike.map(found -> found.id().toString()).orElse(reader.text("bike")),
+                                "on",
+                                faulty ? reader.text("on") : day.toString()),
+                        problemWording.messages(reader.problems().list())),
+                bike.map(BikeStanding::id).orElse(null),
+                bike.map(BikeStanding::name).orElse(null),
+                Age.day(day),
+                faulty || bike.isEmpty() ? List.of() : wheels(bike.get(), day, all));
+    }
+
+    private List<RidePage.Wheel> wheels(BikeStanding bike, LocalDate day, Matters.All all) {
+        Optional<BikeAdvice> advice = advisor.adviseUsual(bike, all.rider().bodyKg());
+        List<RidePage.Wheel> wheels = new ArrayList<>();
+        for (WheelPosition position : WheelPosition.values()) {
+            bike.wheel(position).ifPresent(wheel -> {
+                List<DueItem> items = all.known().all(wheel, Matters.window(advice, position));
+                wheels.add(new RidePage.Wheel(
+                        wheel.wheelId(),
+                        wording.of("position", position),
+                        RideReadiness.of(items, day).stream()
+                                .map(before -> line(before, day, all))
+                                .toList(),
+                        sealant(wheel, day, all)));
+            });
+        }
+        return wheels;
+    }
+
+    private RidePage.Line line(RideReadiness.Before before, LocalDate day, Matters.All all) {
+        boolean must = before.standing() == RideReadiness.Standing.MUST;
+        List<String> notes = new ArrayList<>();
+        if (before.latest().isBefore(day)) {
+            notes.add(wording.text("ready.by", Age.weekday(before.latest())));
+        }
+        Mark mark = all.known().marks().get(WheelDues.key(before.item()));
+        if (mark != null && !mark.on(before.item()).equals(Optional.of(before.item()))) {
+            notes.add(agenda.said(mark));
+        }
+        return new RidePage.Line(
+                wording.of("due", before.item().reason()),
+                Matters.path(before.item()),
+                must ? "blocks" : "none",
+                wording.of("ready", before.standing()),
+                String.join("; ", notes));
+    }
+
+    private String sealant(WheelStanding wheel, LocalDate day, Matters.All all) {
+        SealantState state = all.known().sealant().get(wheel.wheelId());
+        return state == null
+                ? null
+                : wording.text(
+                        "ready.sealant",
+                        Numbers.fixed(PERCENT * state.forecast().chanceTooLittle(day), 0));
+    }
+}

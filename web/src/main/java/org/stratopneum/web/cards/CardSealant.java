@@ -1,0 +1,60 @@
+package org.stratopneum.web.cards;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.care.Care;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.sealant.FillingRules;
+import org.stratopneum.web.sealant.SealantDues;
+import org.stratopneum.web.sealant.SealantState;
+import org.stratopneum.web.shelf.Shelf;
+import org.stratopneum.web.shelf.ShelfItem;
+import org.stratopneum.web.wording.FormReader;
+
+/** What is in the tires of a bike when a card puts more over it. */
+@Component
+class CardSealant {
+
+    private static final String FIELD = "sealant";
+
+    private final SealantDues dues;
+    private final Care care;
+    private final Shelf shelf;
+    private final Logbook logbook;
+
+    CardSealant(SealantDues dues, Care care, Shelf shelf, Logbook logbook) {
+        this.dues = dues;
+        this.care = care;
+        this.shelf = shelf;
+        this.logbook = logbook;
+    }
+
+    /** By wheel; nothing where no filling is noted. */
+    Map<UUID, SealantState> of(BikeStanding bike, Rider rider) {
+        Instant now = logbook.now();
+        return dues.of(List.of(bike), new SealantDues.Cared(care.all(), Map.of()), rider, now);
+    }
+
+    /** One product per tire: another one is warned of or refused, as at a filling without a card. */
+    void check(BikeStanding bike, List<UUID> wheels, ShelfItem chosen, FormReader form, Rider rider) {
+        LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
+        Map<UUID, SealantState> states = of(bike, rider);
+        for (UUID wheel : wheels) {
+            ShelfItem inside = Optional.ofNullable(states.get(wheel))
+                    .map(SealantState::bottle)
+                    .flatMap(shelf::item)
+                    .orElse(null);
+            FillingRules.check(form, FIELD, chosen, inside, new FillingRules.Said(false, form.ticked("known")), today);
+            if (form.isFaulty(FIELD)) {
+                return;
+            }
+        }
+    }
+}

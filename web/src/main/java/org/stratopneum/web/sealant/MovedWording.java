@@ -1,0 +1,56 @@
+package org.stratopneum.web.sealant;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import org.stratopneum.core.sealant.DryingClimate;
+import org.stratopneum.core.sealant.ForecastMoves;
+import org.stratopneum.core.sealant.SealantEvent;
+import org.stratopneum.core.sealant.SealantForecast;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.QuantityText;
+import org.stratopneum.web.wording.Wording;
+
+/** Says what moved the forecast of a tire. */
+@Component
+class MovedWording {
+
+    private final Wording wording;
+
+    MovedWording(Wording wording) {
+        this.wording = wording;
+    }
+
+    List<String> said(
+            SealantForecast now,
+            WheelSealant liquid,
+            SealantRecord record,
+            DryingClimate climate,
+            LocalDate today,
+            Rider rider) {
+        List<String> said = new ArrayList<>();
+        ForecastMoves.of(liquid.followed(record), climate, record.events(), today)
+                .forEach(move -> said.add(wording.text(
+                        move.days() > 0 ? "sealant.moved.later" : "sealant.moved.sooner",
+                        wording.text(
+                                "sealant.moved." + what(move.event()),
+                                Age.date(move.event().on())),
+                        Math.abs(move.days()))));
+        ForecastMoves.drySpell(now, climate, today)
+                .ifPresent(spell -> said.add(wording.text(
+                        "sealant.moved.dry",
+                        Age.shortDay(spell.first()),
+                        Age.shortDay(spell.last()),
+                        QuantityText.text(spell.extraMl(), rider.volumeUnit()))));
+        return said;
+    }
+
+    private static String what(SealantEvent event) {
+        if (event instanceof SealantEvent.Dipped) {
+            return "dip";
+        }
+        return event instanceof SealantEvent.Spent ? "hole" : "sound";
+    }
+}

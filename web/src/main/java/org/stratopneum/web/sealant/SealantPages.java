@@ -1,0 +1,175 @@
+package org.stratopneum.web.sealant;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.stratopneum.core.sealant.DryingClimate;
+import org.stratopneum.core.sealant.SealantForecast;
+import org.stratopneum.web.care.CareForm;
+import org.stratopneum.web.care.WheelCare;
+import org.stratopneum.web.logbook.LogKind;
+import org.stratopneum.web.logbook.LogOutcome;
+import org.stratopneum.web.logbook.LogRow;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.shelf.Shelf;
+import org.stratopneum.web.shelf.ShelfItem;
+import org.stratopneum.web.shelf.ShelfKind;
+import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.wording.QuantityText;
+import org.stratopneum.web.wording.Wording;
+
+/** Puts the page of a wheel's sealant together. */
+@Component
+class SealantPages {
+
+    private static final int ENTRIES = 200;
+    private static final int SHOWN = 12;
+
+    private final Logbook logbook;
+    private final Storage storage;
+    private final Shelf shelf;
+    private final Wording wording;
+    private final SealantWording said;
+    private final MovedWording movedWording;
+    private final DoseWording doseWording;
+
+    SealantPages(
+            Logbook logbook,
+            Storage storage,
+            Shelf shelf,
+            Wording wording,
+            SealantWording said,
+            MovedWording movedWording,
+            DoseWording doseWording) {
+        this.logbook = logbook;
+        this.storage = storage;
+        this.shelf = shelf;
+        this.wording = wording;
+        this.said = said;
+        this.movedWording = movedWording;
+        this.doseWording = doseWording;
+    }
+
+    /** What was typed into each form, null for a fresh one, and whether the care was changed in the meantime. */
+    record Typed(FormView dips, FormView filling, FormView care, boolean conflict) {
+        static final Typed NOTHING = new Typed(null, null, null, false);
+    }
+
+    SealantPage page(SealantAsked asked, Typed typed, LogOutcome outcome) {
+        Rider rider = asked.rider();
+        List<LogRow> rows = rows(asked.wheel().wheelId());
+        List<ShelfItem> bottles = bottles();
+        Standing standing =
+                asked.liquid().map(liquid -> standing(asked, liquid, rows)).orElse(null);
+        SealantPage.Forms forms = new SealantPage.Forms(
+                typed.dips == null ? new FormView(Map.of(), Map.of()) : typed.dips,
+                typed.filling == null ? usual(standing, bottles, rider) : typed.filling,
+                typed.care == null ? new FormView(CareForm.texts(asked.care(), rider.units()), Map.of()) : typed.care,
+                typed.conflict);
+        return new SealantPage(
+                asked.wheel().wheelId(),
+                asked.bike().id(),
+                asked.bike().name(),
+                wording.of("position", asked.wheel().position()),
+                asked.liquid().isPresent() ? null : said.none(asked.wheel()),
+                standing == null ? null : standing.left,
+                asked.liquid().map(liquid -> doseWording.table(liquid, rider)).orElse(List.of()),
+                asked.liquid().map(liquid -> doseWording.said(liquid, rider)).orElse(List.of()),
+                asked.dippable(),
+                forms,
+                rider.units(),
+                bottles.stream()
+                        .map(item -> new SealantPage.Bottle(item.id(), said.bottle(item, rider)))
+                        .toList(),
+                standing == null ? null : buy(standing, bottles, rider),
+                rows.stream().limit(SHOWN).map(row -> said.entry(row, rider)).toList(),
+                outcome);
+    }
+
+    /** All that was noted of the liquid on this wheel, newest first. */
+    List<LogRow> rows(UUID wheelId) {
+        return logbook.ofWheel(wheelId, LogKind.SEALANT, ENTRIES);
+    }
+
+    SealantRecord record(WheelSealant liquid, List<LogRow> rows, Rider rider) {
+        return SealantRecord.of(liquid.tire(), liquid.pool(), liquid.minimumMl(), rows, logbook, rider.zoneId());
+    }
+
+    List<ShelfItem> bottles() {
+        return shelf.available().stream()
+                .filter(item -> item.kind() == ShelfKind.SEALANT)
+                .toList();
+    }
+
+    /** What is left in words, what would bring it back, and the bottle of what is inside. */
+    private record Standing(SealantPage.Left left, double topUpMl, UUID bottle) {}
+
+    private Standing standing(SealantAsked asked, WheelSealant liquid, List<LogRow> rows) {
+        Rider rider = asked.rider();
+        LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
+        SealantRecord record = record(liquid, rows, rider);
+        Storage.Air air = storage.of(asked.bike().home(), today, rider);
+        DryingClimate climate = air.of(asked.bike().id());
+        Optional<SealantForecast> now = liquid.on(today, record, climate);
+        return new Standing(
+                now.map(found -> said.left(
+                                found,
+                                liquid,
+                                record,
+                                climate,
+                                today,
+                                rider,
+                                List.of(
+                                        air.said(),
+                                        storage.ridden(air, asked.bike().id())),
+                                movedWording.said(found, liquid, record, climate, today, rider)))
+                        .orElse(null),
+                now.map(found -> goesIn(liquid, found, today)).orElseGet(() -> liquid.topUpMl(0)),
+                record.bottle());
+    }
+
+    private static double goesIn(WheelSealant liquid, SealantForecast now, LocalDate today) {
+        return liquid.care().plan() == WheelCare.Plan.MONTHLY_TOP_UP
+                ? liquid.monthlyMl(now, today)
+                : liquid.topUpMl(now.volumeMl().p50());
+    }
+
+    /** Filled with what brings it back to a dose, from the bottle that was used before. */
+    private FormView usual(Standing standing, List<ShelfItem> bottles, Rider rider) {
+        if (standing == null) {
+            return new FormView(Map.of(), Map.of());
+        }
+        return new FormView(
+                Map.of(
+                        "volume",
+                        standing.topUpMl > 0 ? QuantityText.typed(standing.topUpMl, rider.volumeUnit()) : "",
+                        "bottle",
+                        suggested(standing, bottles)
+                                .map(item -> item.id().toString())
+                                .orElse("")),
+                Map.of());
+    }
+
+    private static Optional<ShelfItem> suggested(Standing standing, List<ShelfItem> bottles) {
+        return bottles.stream()
+                .filter(item -> standing.bottle == null || item.id().equals(standing.bottle))
+                .findFirst();
+    }
+
+    /** What is missing for the next filling; null where the bottle has enough, or nothing has to go in. */
+    private String buy(Standing standing, List<ShelfItem> bottles, Rider rider) {
+        double left = suggested(standing, bottles).map(ShelfItem::left).orElse(0.0);
+        if (standing.topUpMl <= left) {
+            return null;
+        }
+        return wording.text(
+                left > 0 ? "sealant.buy" : "sealant.buy.none",
+                QuantityText.text(standing.topUpMl, rider.volumeUnit()),
+                QuantityText.text(left, rider.volumeUnit()),
+                QuantityText.text(standing.topUpMl - left, rider.volumeUnit()));
+    }
+}
