@@ -154,3 +154,28 @@ application_status() {
     say "Application: not running"
   fi
 }
+
+# The pages of a large garage, on a database and a port of its own that are gone afterwards.
+bench_large_garage() {
+  local config port pid gauge mail url
+  config=$(test_database start)
+  port=$(free_port)
+  gauge=$(free_port)
+  mail=$(free_port)
+  java "${JAVA_LIMITS[@]}" -jar "$APP/stratopneum.jar" --server.port="$port" --stratopneum.gauge.port="$gauge" \
+    --stratopneum.mail.simulated-port="$mail" --spring.config.additional-location="file:$config" \
+    >"$STATE/bench.log" 2>&1 </dev/null &
+  pid=$!
+  # shellcheck disable=SC2064 # the names are known now and gone then
+  trap "kill $pid 2>/dev/null; test_database stop '$config'" EXIT
+  until application_answers "$port"; do
+    kill -0 "$pid" 2>/dev/null || fail "the application ended; its log is $STATE/bench.log"
+    sleep 0.5
+  done
+  url=$(sed -n 's#^spring.flyway.url=jdbc:##p' "$config")
+  PGPASSWORD=$(sed -n 's/^spring.flyway.password=//p' "$config") \
+    "$(postgres_bin)/psql" -q -v ON_ERROR_STOP=1 -f "$ROOT/bench/large-garage.sql" \
+    "postgresql://stratopneum_owner@${url#postgresql://}" || fail "the large garage could not be made"
+  say "A rider with 30 wheels and 5 years of log:"
+  java "$ROOT/bench/WebBench.java" "http://127.0.0.1:$port" 4 30 / /agenda /agenda/month /garage /log
+}

@@ -25,6 +25,7 @@ public final class SealantForecast {
     private static final double CHECK_AT = 0.1;
     private static final double REFRESH_AT = 0.5;
     private static final double LOW = 0.1;
+    private static final double MIDDLE = 0.5;
     private static final double HIGH = 0.9;
 
     /** Standard deviation of the logarithm of what a puncture spends (our judgement: wide). */
@@ -62,6 +63,12 @@ public final class SealantForecast {
     private final double[] rate = new double[SAMPLES];
     private final double[] ml = new double[SAMPLES];
     private final double[] logWeight = new double[SAMPLES];
+
+    /** The same as ratios, once all was taken in that is known; else null. */
+    private double[] weight;
+
+    /** The samples by when each falls below the minimum, once somebody asked; else null. */
+    private int[] byCrossing;
 
     /** Deficit summed since the last filling at which a sample fell below the minimum (kPa days). */
     private final double[] crossed = new double[SAMPLES];
@@ -129,6 +136,7 @@ public final class SealantForecast {
     }
 
     private void take(SealantEvent event) {
+        weight = null;
         if (event instanceof SealantEvent.Filled filled) {
             for (int i = 0; i < SAMPLES; i++) {
                 ml[i] = (filled.renewed() ? 0 : ml[i]) + filled.ml();
@@ -168,23 +176,45 @@ public final class SealantForecast {
     }
 
     private Spread spread(double[] values) {
-        return new Spread(quantile(values, LOW), quantile(values, REFRESH_AT), quantile(values, HIGH));
+        int[] order = order(values);
+        return new Spread(quantile(values, order, LOW), quantile(values, order, MIDDLE), quantile(values, order, HIGH));
     }
 
-    private double quantile(double[] values, double wanted) {
-        double most = Arrays.stream(logWeight).max().orElseThrow();
-        Integer[] order = IntStream.range(0, SAMPLES).boxed().toArray(Integer[]::new);
-        Arrays.sort(order, Comparator.comparingDouble(i -> values[i]));
-        double all = Arrays.stream(logWeight).map(w -> Math.exp(w - most)).sum();
+    private double quantile(double[] values, int[] order, double wanted) {
         double sum = 0;
         for (int i : order) {
-            double weight = Math.exp(logWeight[i] - most);
-            sum += weight;
-            if (sum - weight / 2 >= wanted * all) {
+            sum += weights()[i];
+            if (sum - weights()[i] / 2 >= wanted) {
                 return values[i];
             }
         }
         return values[order[SAMPLES - 1]];
+    }
+
+    /** How likely each sample is (ratios that add up to 1). */
+    private double[] weights() {
+        if (weight == null) {
+            double most = Arrays.stream(logWeight).max().orElseThrow();
+            weight = Arrays.stream(logWeight).map(w -> Math.exp(w - most)).toArray();
+            double all = Arrays.stream(weight).sum();
+            for (int i = 0; i < SAMPLES; i++) {
+                weight[i] /= all;
+            }
+        }
+        return weight;
+    }
+
+    /**
+     * The samples by their values, which are not negative, smallest first. Value and number are packed into one word, so
+     * that no object is made for each: values that agree to seven digits stay in the order of their numbers.
+     */
+    private static int[] order(double[] values) {
+        long[] packed = new long[SAMPLES];
+        for (int i = 0; i < SAMPLES; i++) {
+            packed[i] = (long) Float.floatToIntBits((float) values[i]) << Integer.SIZE | i;
+        }
+        Arrays.sort(packed);
+        return Arrays.stream(packed).mapToInt(word -> (int) word).toArray();
     }
 
     /** First day on which it is too little with a probability of a tenth; six months after it was filled in at the latest. */
@@ -209,7 +239,11 @@ public final class SealantForecast {
     }
 
     private LocalDate tooLittle(double probability) {
-        double deficit = quantile(crossing(), probability);
+        double[] crossing = crossing();
+        if (byCrossing == null) {
+            byCrossing = order(crossing);
+        }
+        double deficit = quantile(crossing, byCrossing, probability);
         LocalDate latest = filledOn.plusMonths(LONGEST_MONTHS);
         LocalDate at = filledOn;
         double sum = 0;
@@ -230,16 +264,12 @@ public final class SealantForecast {
         for (LocalDate at = day; at.isBefore(on); at = at.plusDays(1)) {
             deficit += climate.deficitKpa(at);
         }
-        double most = Arrays.stream(logWeight).max().orElseThrow();
         double[] crossing = crossing();
-        double all = 0;
         double tooLittle = 0;
         for (int i = 0; i < SAMPLES; i++) {
-            double weight = Math.exp(logWeight[i] - most);
-            all += weight;
-            tooLittle += crossing[i] < deficit ? weight : 0;
+            tooLittle += crossing[i] < deficit ? weights()[i] : 0;
         }
-        return tooLittle / all;
+        return tooLittle;
     }
 
     /** What dries between two days, while there is something to dry, by the middle of the rate (ml). */

@@ -61,7 +61,7 @@ class Matters {
     /**
      * All that was asked for once.
      *
-     * @param matters earliest first, what was put off on its later day, what was skipped not at all
+     * @param matters those of wheels first, then earliest first; what was put off on its later day, what was skipped not at all
      * @param put what was put off or skipped, as it would stand without
      */
     record All(
@@ -104,7 +104,8 @@ class Matters {
         stock.stream()
                 .filter(item -> item.kind() == ShelfKind.SEALANT && item.bestBefore() != null)
                 .forEach(item -> sort(matter(item, known.today()), null, known, plain, marked));
-        plain.sort(Comparator.comparing(Matter::due));
+        plain.sort(
+                Comparator.comparing((Matter matter) -> matter.wheel() == null).thenComparing(Matter::due));
         return new All(rider, known.today(), bikes, known, plain, marked, stock);
     }
 

@@ -7,6 +7,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -62,8 +63,11 @@ class MonthDesk {
     }
 
     private static List<MonthPage.Line> lines(List<Matter> matters) {
-        return matters.stream()
-                .map(matter -> new MonthPage.Line(matter.key(), matter.where(), matter.what()))
+        Map<String, List<MonthPage.What>> trips = new LinkedHashMap<>();
+        matters.forEach(matter -> trips.computeIfAbsent(matter.where(), where -> new ArrayList<>())
+                .add(new MonthPage.What(matter.key(), matter.what())));
+        return trips.entrySet().stream()
+                .map(entry -> new MonthPage.Line(entry.getKey(), entry.getValue()))
                 .toList();
     }
 }

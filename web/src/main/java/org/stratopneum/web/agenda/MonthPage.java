@@ -19,6 +19,9 @@ record MonthPage(
      */
     public record Day(int number, String name, boolean inside, boolean today, List<Line> lines) {}
 
-    /** Something that is due then. */
-    public record Line(String key, String where, String what) {}
+    /** One trip to the shed. */
+    public record Line(String where, List<What> what) {}
+
+    /** Something that is done on it. */
+    public record What(String key, String text) {}
 }

@@ -116,10 +116,12 @@ class RideDesk {
 
     private String sealant(WheelStanding wheel, LocalDate day, Matters.All all) {
         SealantState state = all.known().sealant().get(wheel.wheelId());
-        return state == null
-                ? null
-                : wording.text(
-                        "ready.sealant",
-                        Numbers.fixed(PERCENT * state.forecast().chanceTooLittle(day), 0));
+        if (state == null) {
+            return null;
+        }
+        double percent = PERCENT * state.forecast().chanceTooLittle(day);
+        return percent < 1
+                ? wording.text("ready.sealant.enough")
+                : wording.text("ready.sealant", Numbers.fixed(percent, 0));
     }
 }

@@ -22,8 +22,8 @@ public interface LogMapper {
     /** The last words on a wheel's entries of {@code kinds}, struck ones included, newest first. */
     List<LogRow> headsOfWheel(UUID wheelId, Collection<LogKind> kinds, int limit);
 
-    /** What holds of all entries of {@code kinds}, newest first. */
-    List<LogRow> current(Collection<LogKind> kinds);
+    /** What holds of the entries of {@code kinds} and wheels from {@code since} on, newest first. */
+    List<LogRow> current(Collection<LogKind> kinds, Collection<UUID> wheelIds, Instant since);
 
     /** What holds of a bike's entries of {@code kinds}, oldest first. */
     List<LogRow> currentOfBike(UUID bikeId, Collection<LogKind> kinds);

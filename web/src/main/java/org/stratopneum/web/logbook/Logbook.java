@@ -151,10 +151,10 @@ public class Logbook {
         return mapper.headsOfWheel(wheelId, kinds, limit);
     }
 
-    /** What holds of all entries of some kinds, newest first. */
+    /** What holds of the entries of some kinds and wheels from a moment on, newest first. */
     @Transactional(readOnly = true)
-    public List<LogRow> current(Collection<LogKind> kinds) {
-        return mapper.current(kinds);
+    public List<LogRow> current(Collection<LogKind> kinds, Collection<UUID> wheelIds, Instant since) {
+        return wheelIds.isEmpty() ? List.of() : mapper.current(kinds, wheelIds, since);
     }
 
     /** What holds of a bike's entries of some kinds, oldest first. */

@@ -2,6 +2,8 @@ package org.stratopneum.web.sealant;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -57,8 +59,7 @@ public class SealantDues {
         if (bikes.stream().flatMap(SealantDues::liquid).findAny().isEmpty()) {
             return Map.of();
         }
-        Map<UUID, List<LogRow>> rows =
-                logbook.current(LogKind.SEALANT).stream().collect(Collectors.groupingBy(LogRow::wheelId));
+        Map<UUID, List<LogRow>> rows = rows(bikes).stream().collect(Collectors.groupingBy(LogRow::wheelId));
         Storage.Air air = storage.of(bikes.get(0).home(), asked.today, rider);
         Map<UUID, SealantState> states = new HashMap<>();
         for (BikeStanding bike : bikes) {
@@ -67,6 +68,18 @@ public class SealantDues {
                             .ifPresent(state -> states.put(wheel.wheelId(), state)));
         }
         return states;
+    }
+
+    /** What was noted of the liquid since the tires went on that are on now. */
+    private List<LogRow> rows(List<BikeStanding> bikes) {
+        List<WheelStanding> wheels = bikes.stream().flatMap(SealantDues::liquid).toList();
+        Instant first = wheels.stream()
+                .map(wheel -> wheel.tire().orElseThrow().since())
+                .min(Comparator.naturalOrder())
+                .orElseThrow();
+        // what was filled in while the tire was put on may have been noted first that day
+        return logbook.current(
+                LogKind.SEALANT, wheels.stream().map(WheelStanding::wheelId).toList(), first.minus(1, ChronoUnit.DAYS));
     }
 
     private record Asked(Cared cared, Rider rider, LocalDate today) {}
@@ -93,7 +106,7 @@ public class SealantDues {
         return new SealantState(
                 SealantLooks.of(wheel.wheelId(), liquid.care().schedule(), forecast, serviced, asked.today),
                 forecast,
-                liquid.topUpMl(forecast.volumeMl().p50()),
+                liquid.fullMl(),
                 liquid.topUpMl(liquid.minimumMl()),
                 record.bottle());
     }

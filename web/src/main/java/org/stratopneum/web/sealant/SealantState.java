@@ -10,13 +10,18 @@ import org.stratopneum.core.sealant.SealantForecast;
  *
  * @param due what it makes due
  * @param forecast what is known of it today
- * @param topUpMl what goes in today (ml)
+ * @param fullMl what a full filling is (ml)
  * @param refillMl what a refresh on its day will want (ml)
  * @param bottle the bottle of the last filling, or null
  */
-public record SealantState(List<DueItem> due, SealantForecast forecast, double topUpMl, double refillMl, UUID bottle) {
+public record SealantState(List<DueItem> due, SealantForecast forecast, double fullMl, double refillMl, UUID bottle) {
 
     public SealantState {
         due = List.copyOf(due);
+    }
+
+    /** What goes in today, in whole steps of 5 (ml); asked only where it is told, since it takes its time. */
+    public double topUpMl() {
+        return WheelSealant.stepsUp(fullMl - forecast.volumeMl().p50());
     }
 }

@@ -3,9 +3,7 @@ package org.stratopneum.web.sealant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.sealant.DryingClimate;
@@ -105,12 +103,14 @@ class Storage {
     }
 
     private static DryingClimate outdoors(List<DailyWeather> year) {
-        Map<LocalDate, Double> days = new HashMap<>();
+        long first = year.get(0).day().toEpochDay();
+        double[] days = new double[(int) (year.get(year.size() - 1).day().toEpochDay() - first) + 1];
+        Arrays.fill(days, Double.NaN);
         double[] sums = new double[MONTHS];
         int[] counts = new int[MONTHS];
         for (DailyWeather day : year) {
             double deficit = VapourDeficit.kpa(day.meanC(), day.relativeHumidity());
-            days.put(day.day(), deficit);
+            days[(int) (day.day().toEpochDay() - first)] = deficit;
             sums[day.day().getMonthValue() - 1] += deficit;
             counts[day.day().getMonthValue() - 1]++;
         }
@@ -120,6 +120,10 @@ class Storage {
             months.add(counts[month] == 0 ? mean : sums[month] / counts[month]);
         }
         DryingClimate normals = DryingClimate.monthly(months);
-        return day -> days.getOrDefault(day, normals.deficitKpa(day));
+        return day -> {
+            long at = day.toEpochDay() - first;
+            boolean known = at >= 0 && at < days.length && !Double.isNaN(days[(int) at]);
+            return known ? days[(int) at] : normals.deficitKpa(day);
+        };
     }
 }

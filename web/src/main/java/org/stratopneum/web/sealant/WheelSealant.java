@@ -129,7 +129,7 @@ final class WheelSealant {
         return stepsUp(now.driesMl(today, today.plusMonths(1)));
     }
 
-    private static double stepsUp(double ml) {
+    static double stepsUp(double ml) {
         return STEP_ML * Math.ceil(Math.max(0, ml) / STEP_ML);
     }
 }
