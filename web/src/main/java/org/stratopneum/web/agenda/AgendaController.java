@@ -69,12 +69,15 @@ class AgendaController {
         return "agenda/agenda";
     }
 
-    @PostMapping("/agenda/reminders")
+    @PostMapping("/reminders")
     String remind(
-            @RequestParam UUID id, @RequestParam Map<String, String> typed, HttpServletResponse response, Model model) {
-        FormView again = matters.remind(id, typed);
+            @RequestParam UUID newId,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        FormView again = matters.remind(newId, typed);
         if (again == null) {
-            return "redirect:/agenda?done=" + id;
+            return "redirect:/agenda?done=" + newId;
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         return page(AgendaDesk.Back.FRESH, again, model);

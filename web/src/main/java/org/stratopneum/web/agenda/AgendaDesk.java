@@ -136,7 +136,7 @@ class AgendaDesk {
                                     "agenda.marked",
                                     wording.text("agenda.event", matter.where(), matter.what()),
                                     said(mark)),
-                            "/agenda/matters/" + mark.matter() + "/take-back"))
+                            "/matters/" + mark.matter() + "/take-back"))
                     .orElse(null);
         }
         return Optional.ofNullable(back.done)
@@ -144,10 +144,9 @@ class AgendaDesk {
                 .map(followUp -> followUp.doneAt() == null
                         ? new AgendaPage.Done(
                                 wording.text("agenda.made", followUp.what(), Age.date(followUp.dueOn())),
-                                "/agenda/reminders/" + followUp.id() + "/delete")
+                                "/reminders/" + followUp.id() + "/delete")
                         : new AgendaPage.Done(
-                                wording.text("agenda.done", followUp.what()),
-                                "/agenda/reminders/" + followUp.id() + "/open"))
+                                wording.text("agenda.done", followUp.what()), "/reminders/" + followUp.id() + "/open"))
                 .orElse(null);
     }
 

@@ -26,13 +26,13 @@ class MatterController {
         this.desk = desk;
     }
 
-    @GetMapping("/agenda/matters/{key}")
+    @GetMapping("/matters/{key}")
     String matter(@PathVariable String key, Model model) {
         model.addAttribute("page", desk.page(key));
         return PAGE;
     }
 
-    @PostMapping("/agenda/matters/{key}/put-off")
+    @PostMapping("/matters/{key}/put-off")
     String putOff(
             @PathVariable String key,
             @RequestParam Map<String, String> typed,
@@ -41,7 +41,7 @@ class MatterController {
         return after(key, desk.putOff(key, typed), response, model);
     }
 
-    @PostMapping("/agenda/matters/{key}/skip")
+    @PostMapping("/matters/{key}/skip")
     String skip(
             @PathVariable String key,
             @RequestParam Map<String, String> typed,
@@ -62,7 +62,7 @@ class MatterController {
         return PAGE;
     }
 
-    @PostMapping("/agenda/matters/{key}/take-back")
+    @PostMapping("/matters/{key}/take-back")
     String takeBack(@PathVariable String key) {
         desk.takeBack(key);
         return TO_AGENDA;
@@ -74,19 +74,19 @@ class MatterController {
         return TO_AGENDA + "?written=" + entry;
     }
 
-    @PostMapping("/agenda/reminders/{id}/done")
+    @PostMapping("/reminders/{id}/done")
     String done(@PathVariable UUID id) {
         desk.tick(id, true);
         return TO_AGENDA + "?done=" + id;
     }
 
-    @PostMapping("/agenda/reminders/{id}/open")
+    @PostMapping("/reminders/{id}/open")
     String open(@PathVariable UUID id) {
         desk.tick(id, false);
         return TO_AGENDA;
     }
 
-    @PostMapping("/agenda/reminders/{id}/delete")
+    @PostMapping("/reminders/{id}/delete")
     String delete(@PathVariable UUID id) {
         desk.delete(id);
         return TO_AGENDA;

@@ -6,12 +6,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPlace;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogDetail.CareDone;
@@ -200,14 +203,16 @@ class MatterDesk {
         if (reader.isBlank("wheel")) {
             return null;
         }
-        try {
-            UUID wheel = UUID.fromString(reader.text("wheel"));
-            garage.place(wheel);
-            return wheel;
-        } catch (IllegalArgumentException | NotThereException exception) {
+        Optional<UUID> wheel = garage.bikes().stream()
+                .flatMap(bike -> Stream.of(WheelPosition.values()).map(bike::wheel))
+                .flatMap(Optional::stream)
+                .map(WheelStanding::wheelId)
+                .filter(id -> id.toString().equals(reader.text("wheel")))
+                .findFirst();
+        if (wheel.isEmpty()) {
             reader.fault("wheel", "unknown-value");
-            return null;
         }
+        return wheel.orElse(null);
     }
 
     /** @param done whether it is ticked off, or stands again */

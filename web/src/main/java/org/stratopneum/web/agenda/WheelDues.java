@@ -20,6 +20,7 @@ import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.cards.OpenCards;
 import org.stratopneum.web.care.Care;
+import org.stratopneum.web.care.Cared;
 import org.stratopneum.web.logbook.LogDetail.CareDone;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.sealant.SealantDues;
@@ -56,7 +57,7 @@ public class WheelDues {
     public record Known(
             List<OpenCards.OpenCard> cards,
             Map<UUID, SealantState> sealant,
-            SealantDues.Cared cared,
+            Cared cared,
             Map<String, Mark> marks,
             Rider rider,
             Instant now) {
@@ -124,7 +125,7 @@ public class WheelDues {
 
     @Transactional(readOnly = true)
     public Known known(List<BikeStanding> bikes, Rider rider, Instant now) {
-        SealantDues.Cared cared = new SealantDues.Cared(care.all(), care.lastDone());
+        Cared cared = care.all();
         return new Known(
                 openCards.all(),
                 sealantDues.of(bikes, cared, rider, now),

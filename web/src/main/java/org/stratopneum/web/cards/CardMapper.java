@@ -68,9 +68,6 @@ interface CardMapper {
     @Select(CARDS + "where c.id = #{id}")
     Optional<CardRow> card(UUID id);
 
-    @Select(CARDS + "where c.ended_at is null order by c.begun_at desc, c.id")
-    List<CardRow> open();
-
     @Select(CARDS + "order by c.ended_at is not null, c.begun_at desc, c.id limit #{limit}")
     List<CardRow> latest(int limit);
 
@@ -82,11 +79,28 @@ interface CardMapper {
     @Select(WHEELS + "where cw.card_id = #{cardId} order by w.position desc")
     List<WheelRow> wheels(UUID cardId);
 
-    @Select(WHEELS + """
-            join job_card c on c.id = cw.card_id
-            where c.ended_at is null order by cw.card_id, w.position desc
+    /** A wheel of a card that is not at its end. */
+    record OpenRow(
+            UUID cardId,
+            Job job,
+            String bikeName,
+            Instant begunAt,
+            UUID wheelId,
+            WheelPosition position,
+            String holding) {}
+
+    /** The wheels of all cards that are not at their ends, the latest card first. */
+    @Select("""
+            select c.id as card_id, c.job, b.name as bike_name, c.begun_at, cw.wheel_id, w.position,
+                   cw.holding::text as holding
+            from job_card c
+            join bike b on b.id = c.bike_id
+            join job_card_wheel cw on cw.card_id = c.id
+            join wheel w on w.id = cw.wheel_id
+            where c.ended_at is null
+            order by c.begun_at desc, c.id, w.position desc
             """)
-    List<WheelRow> openWheels();
+    List<OpenRow> open();
 
     String ANSWERS = """
             select a.card_id, a.wheel_id, a.step, a.answer, a.value, a.temperature_c, a.read_in, a.answered_at

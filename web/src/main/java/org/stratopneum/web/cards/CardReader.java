@@ -75,9 +75,7 @@ class CardReader {
         WheelStanding now = bike.wheel(row.position()).orElseThrow();
         CardCase setUp = setUp(job, choices, now, row.tireId(), bike);
         JobCase facts = setUp.jobCase(
-                json.readValue(row.holding(), CONDITIONS),
-                riding(bike, now, rider),
-                bike.hand().fit());
+                holding(row.holding()), riding(bike, now, rider), bike.hand().fit());
         Map<String, CardMapper.AnswerRow> own = new HashMap<>();
         answers.stream()
                 .filter(answer -> answer.wheelId().equals(row.wheelId()))
@@ -130,8 +128,9 @@ class CardReader {
         return json.writeValueAsString(holding.isEmpty() ? EnumSet.noneOf(Condition.class) : EnumSet.copyOf(holding));
     }
 
-    Set<Condition> holding(CardMapper.WheelRow row) {
-        return json.readValue(row.holding(), CONDITIONS);
+    /** What held when the card was begun, as it was kept. */
+    Set<Condition> holding(String kept) {
+        return json.readValue(kept, CONDITIONS);
     }
 
     /** How the rider did the last job, as what is usual for the next. */

@@ -39,7 +39,7 @@ class CardSealant {
     /** By wheel; nothing where no filling is noted. */
     Map<UUID, SealantState> of(BikeStanding bike, Rider rider) {
         Instant now = logbook.now();
-        return dues.of(List.of(bike), new SealantDues.Cared(care.all(), Map.of()), rider, now);
+        return dues.of(List.of(bike), care.all(), rider, now);
     }
 
     /** One product per tire: another one is warned of or refused, as at a filling without a card. */

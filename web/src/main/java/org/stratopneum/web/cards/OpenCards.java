@@ -4,9 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -50,39 +48,35 @@ public class OpenCards {
     /** Those on wheels that have not come to their end; how far they are is told by what held when they were begun. */
     @Transactional(readOnly = true)
     public List<OpenCard> all() {
-        List<CardMapper.CardRow> cards = mapper.open();
-        if (cards.isEmpty()) {
+        List<CardMapper.OpenRow> wheels = mapper.open();
+        if (wheels.isEmpty()) {
             return List.of();
         }
-        Map<UUID, CardMapper.CardRow> byId = new HashMap<>();
-        cards.forEach(card -> byId.put(card.id(), card));
         List<CardMapper.AnswerRow> answers = mapper.openAnswers();
         List<OpenCard> open = new ArrayList<>();
-        for (CardMapper.WheelRow wheel : mapper.openWheels()) {
-            CardMapper.CardRow card = byId.get(wheel.cardId());
-            Walk walk = walk(card, wheel, answers);
+        for (CardMapper.OpenRow wheel : wheels) {
+            Walk walk = walk(wheel, answers);
             if (walk.open().isPresent()) {
-                Instant until = walk.waitsUntil(card.begunAt()).orElse(null);
                 open.add(new OpenCard(
-                        card.id(),
+                        wheel.cardId(),
                         wheel.wheelId(),
-                        card.bikeName(),
+                        wheel.bikeName(),
                         wheel.position(),
-                        card.job(),
+                        wheel.job(),
                         walk.inHoldTest(),
-                        until));
+                        walk.waitsUntil(wheel.begunAt()).orElse(null)));
             }
         }
         return open;
     }
 
-    private Walk walk(CardMapper.CardRow card, CardMapper.WheelRow wheel, List<CardMapper.AnswerRow> answers) {
+    private Walk walk(CardMapper.OpenRow wheel, List<CardMapper.AnswerRow> answers) {
         JobCase.Builder facts = new JobCase.Builder();
-        reader.holding(wheel).forEach(condition -> facts.when(condition, true));
+        reader.holding(wheel.holding()).forEach(condition -> facts.when(condition, true));
         List<CardMapper.AnswerRow> own = answers.stream()
-                .filter(answer ->
-                        answer.cardId().equals(card.id()) && answer.wheelId().equals(wheel.wheelId()))
+                .filter(answer -> answer.cardId().equals(wheel.cardId())
+                        && answer.wheelId().equals(wheel.wheelId()))
                 .toList();
-        return Walk.of(card.job().script(), facts.build(), CardMapper.AnswerRow.given(own));
+        return Walk.of(wheel.job().script(), facts.build(), CardMapper.AnswerRow.given(own));
     }
 }

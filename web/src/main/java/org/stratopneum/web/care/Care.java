@@ -1,19 +1,15 @@
 package org.stratopneum.web.care;
 
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.job.Job;
-import org.stratopneum.web.fault.ChangedMeanwhileException;
 import org.stratopneum.web.logbook.LogDetail.CareDone;
 
 /** How wheels are looked after, and when they last were. */
@@ -21,10 +17,10 @@ import org.stratopneum.web.logbook.LogDetail.CareDone;
 public class Care {
 
     /** The names under which a core that was washed stands in the log. */
-    private static final Set<String> CORE = Arrays.stream(Job.values())
-            .filter(Job::servicesCore)
-            .map(Job::name)
-            .collect(Collectors.toUnmodifiableSet());
+    private static final List<String> CORE = Stream.concat(
+                    Stream.of(CareDone.Care.CORE_SERVICE.name()),
+                    Stream.of(Job.values()).filter(Job::servicesCore).map(Job::name))
+            .toList();
 
     private final CareMapper mapper;
 
@@ -37,40 +33,40 @@ public class Care {
         return mapper.of(wheelId).orElseGet(() -> WheelCare.usual(wheelId));
     }
 
-    /** Those of all wheels that somebody said something of. */
-    @Transactional(readOnly = true)
-    public Map<UUID, WheelCare> all() {
-        return mapper.all().stream().collect(Collectors.toMap(WheelCare::wheelId, Function.identity()));
-    }
-
-    /** @throws ChangedMeanwhileException when somebody else kept another one in the meantime */
+    /** @return false when somebody else kept another one in the meantime */
     @Transactional
-    public void keep(WheelCare care) {
-        int kept = care.version() == 0 ? mapper.insert(care) : mapper.update(care);
-        if (kept == 0) {
-            throw new ChangedMeanwhileException();
-        }
+    public boolean keep(WheelCare care) {
+        return (care.version() == 0 ? mapper.insert(care) : mapper.update(care)) == 1;
     }
 
-    /** When each was last done, by wheel; what was never noted is absent. */
+    /** That of all wheels of which something is known. */
     @Transactional(readOnly = true)
-    public Map<UUID, Map<CareDone.Care, Instant>> lastDone() {
-        return byWheel(mapper.done());
-    }
-
-    private static Map<UUID, Map<CareDone.Care, Instant>> byWheel(List<CareMapper.Done> done) {
+    public Cared all() {
+        Map<UUID, WheelCare> how = new HashMap<>();
         Map<UUID, Map<CareDone.Care, Instant>> last = new HashMap<>();
-        for (CareMapper.Done one : done) {
-            for (CareDone.Care care : CareDone.Care.values()) {
-                boolean job = care == CareDone.Care.CORE_SERVICE
-                        ? CORE.contains(one.what())
-                        : one.what().equals(Job.PREVENTION_LOOK.name());
-                if (job || one.what().equals(care.name())) {
-                    last.computeIfAbsent(one.wheelId(), wheel -> new EnumMap<>(CareDone.Care.class))
-                            .merge(care, one.at(), (a, b) -> a.isAfter(b) ? a : b);
-                }
+        for (CareMapper.CaredRow row : mapper.cared(CORE)) {
+            if (row.dose() != null) {
+                how.put(
+                        row.wheelId(),
+                        new WheelCare(
+                                row.wheelId(),
+                                row.dose(),
+                                row.makerMl(),
+                                row.plan(),
+                                row.months(),
+                                row.startsOn(),
+                                row.lookEveryDays(),
+                                row.version()));
             }
+            Map<CareDone.Care, Instant> done = new EnumMap<>(CareDone.Care.class);
+            if (row.coreAt() != null) {
+                done.put(CareDone.Care.CORE_SERVICE, row.coreAt());
+            }
+            if (row.lookAt() != null) {
+                done.put(CareDone.Care.PREVENTION_LOOK, row.lookAt());
+            }
+            last.put(row.wheelId(), done);
         }
-        return last;
+        return new Cared(how, last);
     }
 }

@@ -1,6 +1,8 @@
 package org.stratopneum.web.care;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -8,6 +10,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.stratopneum.core.sealant.DoseSchool;
 
 /** How wheels are looked after, as rows, and when they last were. */
 @Mapper
@@ -15,9 +18,6 @@ interface CareMapper {
 
     String CARE = "select wheel_id, dose, maker_ml, schedule as plan, months, starts_on, look_every_days, version"
             + " from wheel_care ";
-
-    @Select(CARE)
-    List<WheelCare> all();
 
     @Select(CARE + "where wheel_id = #{wheelId}")
     Optional<WheelCare> of(UUID wheelId);
@@ -38,16 +38,42 @@ interface CareMapper {
             """)
     int update(WheelCare care);
 
-    /** What was last done on each wheel, by a card that came to its end or without one. */
-    @Select("""
-            select wheel_id, coalesce(detail ->> 'care', detail ->> 'job') as what, max(happened_at) as at
-            from log_current
-            where kind in ('CARE_DONE', 'JOB_ENDED') and wheel_id is not null
-              and coalesce(detail ->> 'ending', 'DONE') = 'DONE'
-            group by 1, 2
-            """)
-    List<Done> done();
+    /**
+     * A wheel that is looked after, or was.
+     *
+     * @param dose null where nobody said how; {@code coreAt} and {@code lookAt} null where it was never noted
+     */
+    record CaredRow(
+            UUID wheelId,
+            DoseSchool dose,
+            Double makerMl,
+            WheelCare.Plan plan,
+            Integer months,
+            LocalDate startsOn,
+            Integer lookEveryDays,
+            Integer version,
+            Instant coreAt,
+            Instant lookAt) {}
 
-    /** @param what a care, or a job */
-    record Done(UUID wheelId, String what, Instant at) {}
+    /** Those of all wheels, with when each was last done, by a card that came to its end or without one. */
+    @Select("""
+            <script>
+            select w.id as wheel_id, c.dose, c.maker_ml, c.schedule as plan, c.months, c.starts_on, c.look_every_days,
+                   c.version, d.core_at, d.look_at
+            from wheel w
+            left join wheel_care c on c.wheel_id = w.id
+            left join (
+              select wheel_id,
+                     max(happened_at) filter (where what in
+                       <foreach collection="core" item="name" open="(" separator="," close=")">#{name}</foreach>) as core_at,
+                     max(happened_at) filter (where what = 'PREVENTION_LOOK') as look_at
+              from (
+                select wheel_id, happened_at, coalesce(detail ->> 'care', detail ->> 'job') as what
+                from log_current
+                where kind in ('CARE_DONE', 'JOB_ENDED') and coalesce(detail ->> 'ending', 'DONE') = 'DONE') done
+              group by wheel_id) d on d.wheel_id = w.id
+            where c.wheel_id is not null or d.wheel_id is not null
+            </script>
+            """)
+    List<CaredRow> cared(Collection<String> core);
 }

@@ -16,7 +16,6 @@ import org.stratopneum.web.bikes.WheelPlace;
 import org.stratopneum.web.care.Care;
 import org.stratopneum.web.care.CareForm;
 import org.stratopneum.web.care.WheelCare;
-import org.stratopneum.web.fault.ChangedMeanwhileException;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogEntry;
@@ -187,9 +186,7 @@ class SealantDesk {
         if (chosen.isEmpty()) {
             return again(asked, new SealantPages.Typed(null, null, view(reader), false));
         }
-        try {
-            care.keep(chosen.get());
-        } catch (ChangedMeanwhileException changed) {
+        if (!care.keep(chosen.get())) {
             return again(asked, new SealantPages.Typed(null, null, view(reader), true));
         }
         return new Outcome(null, null);

@@ -18,7 +18,7 @@ import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.care.WheelCare;
+import org.stratopneum.web.care.Cared;
 import org.stratopneum.web.logbook.LogDetail.CareDone;
 import org.stratopneum.web.logbook.LogKind;
 import org.stratopneum.web.logbook.LogRow;
@@ -35,21 +35,6 @@ public class SealantDues {
     SealantDues(Logbook logbook, Storage storage) {
         this.logbook = logbook;
         this.storage = storage;
-    }
-
-    /** How wheels are looked after, and when they last were, by wheel. */
-    public record Cared(Map<UUID, WheelCare> how, Map<UUID, Map<CareDone.Care, Instant>> lastDone) {
-
-        public WheelCare how(UUID wheelId) {
-            WheelCare said = how.get(wheelId);
-            return said == null ? WheelCare.usual(wheelId) : said;
-        }
-
-        /** The day on which it was last done, or null. */
-        public LocalDate lastDone(UUID wheelId, CareDone.Care care, Rider rider) {
-            Instant at = lastDone.getOrDefault(wheelId, Map.of()).get(care);
-            return at == null ? null : LocalDate.ofInstant(at, rider.zoneId());
-        }
     }
 
     /** By wheel; nothing for a wheel with a tube, or without a filling since its tire went on. */

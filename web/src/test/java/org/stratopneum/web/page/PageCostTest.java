@@ -25,6 +25,7 @@ class PageCostTest {
     private static final int MOST_QUERIES = 8;
     private static final int FIRST_LOAD = 200_000;
     private static final int MOST_AT_THE_BENCH = 10;
+    private static final int MOST_OVER_ALL = 13;
     private static final int LATER_LOAD = 30_000;
     private static final String SKYLARK = "/bikes/d0000000-0000-4000-8000-000000000301";
     private static final String REAR_WHEEL = "/wheels/d0000000-0000-4000-8000-000000000601";
@@ -41,7 +42,6 @@ class PageCostTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "/",
                 SKYLARK + "/pressure",
                 SKYLARK + "/edit",
                 SKYLARK + "/elsewhere",
@@ -70,6 +70,7 @@ class PageCostTest {
                 "/cards",
                 REAR_WHEEL + "/cards",
                 "/settings",
+                "/digest",
                 "/pressure",
                 "/calculators"
             })
@@ -82,8 +83,7 @@ class PageCostTest {
     /** They look at the whole bench: the bike, the log, the shelf, and the card with its answers. */
     @ParameterizedTest
     @ValueSource(
-            strings = {"/agenda", REAR_WHEEL, REAR_WHEEL + "/sealant", REAR_WHEEL + "/cards/new?job=CHANGE_TIRE", "card"
-            })
+            strings = {"/", REAR_WHEEL, REAR_WHEEL + "/sealant", REAR_WHEEL + "/cards/new?job=CHANGE_TIRE", "card"})
     void thePagesAtTheBenchAskTenTimesAtMost(String asked) {
         Guest guest = Guest.withAccount(site);
         TypedBike.enter(guest);
@@ -95,6 +95,15 @@ class PageCostTest {
                 CountedQueries.during(() -> assertThat((card ? guest.get(path) : site.get(path)).statusCode())
                         .isEqualTo(200));
         assertThat(queries).as(path).hasSizeLessThanOrEqualTo(MOST_AT_THE_BENCH);
+    }
+
+    /** They look at everything there is: all wheels, the log, the cards, the shelf, and what the rider said about it. */
+    @ParameterizedTest
+    @ValueSource(strings = {"/agenda", "/agenda/month", "/agenda/ride"})
+    void thePagesOverAllBikesAskThirteenTimesAtMost(String path) {
+        List<String> queries = CountedQueries.during(
+                () -> assertThat(site.get(path).statusCode()).isEqualTo(200));
+        assertThat(queries).as(path).hasSizeLessThanOrEqualTo(MOST_OVER_ALL);
     }
 
     /** With an account: the session's own statements are beside the count. */

@@ -3,11 +3,14 @@ package org.stratopneum.web.rider;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -137,6 +140,21 @@ class OwnershipWalkTest {
                 JobCard.begin(owner, "/wheels/" + wheel, "CLEAN_UP").path().substring("/cards/".length()));
         ids.put("tracks", track(owner, bike));
         ids.put("places", added(owner, "/places/new", "/places", Map.of("name", "Shed", "height", "310")));
+        ids.put(
+                "reminders",
+                added(
+                        owner,
+                        "/agenda",
+                        "/reminders",
+                        Map.of(
+                                "what",
+                                "grease",
+                                "due",
+                                LocalDate.now().plusDays(9).toString())));
+        Matcher matter = Pattern.compile("/matters/([^\"]+)")
+                .matcher(owner.get("/agenda").body());
+        assertThat(matter.find()).isTrue();
+        ids.put("matters", matter.group(1));
         ids.put("wheelsets", owner.ids("/garage", "/wheelsets/").get(0));
         return ids;
     }
@@ -203,6 +221,9 @@ class OwnershipWalkTest {
         fields.put("depths", "9 9");
         fields.put("volume", "30");
         fields.put("name", "Named");
+        fields.put("care", "CORE_SERVICE");
+        fields.put("until", LocalDate.now().plusDays(400).toString());
+        fields.put("reason", "no time");
         fields.put("height", "100");
         return fields;
     }

@@ -1,0 +1,269 @@
+package org.stratopneum.web.sealant;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.JobCard;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
+import org.stratopneum.web.wording.Age;
+
+/** How a wheel's sealant is looked after: dose, plan, refresh cards, and what to buy. */
+@ExtendWith(RunningApplication.class)
+class WheelCareTest {
+
+    private static final LocalDate TODAY = LocalDate.now(ZoneId.of("Europe/Vienna"));
+
+    private final Site site;
+    private Guest rider;
+    private String wheel;
+
+    WheelCareTest(Site site) {
+        this.site = site;
+    }
+
+    @BeforeEach
+    void enterABike() {
+        rider = Guest.withAccount(site);
+        TypedBike.enter(rider, "since", TODAY.minusDays(100).toString());
+        wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
+    }
+
+    private String page() {
+        return rider.get(wheel + "/sealant").body();
+    }
+
+    private String post(String path, String... pairs) {
+        Map<String, String> fields = new HashMap<>();
+        for (int i = 0; i < pairs.length; i += 2) {
+            fields.put(pairs[i], pairs[i + 1]);
+        }
+        var answer = rider.post(wheel + "/sealant", path, fields);
+        return answer.statusCode() + answer.body();
+    }
+
+    private String care(int version, String... pairs) {
+        Map<String, String> fields =
+                new HashMap<>(Map.of("version", String.valueOf(version), "dose", "STANDARD", "plan", "MEASURED"));
+        for (int i = 0; i < pairs.length; i += 2) {
+            fields.put(pairs[i], pairs[i + 1]);
+        }
+        var answer = rider.post(wheel + "/sealant", wheel + "/care", fields);
+        return answer.statusCode() + answer.body();
+    }
+
+    private void filled(String ml, int daysAgo, String... more) {
+        Map<String, String> fields = new HashMap<>(Map.of(
+                "entry", UUID.randomUUID().toString(), "volume", ml, "filledAt", TODAY.minusDays(daysAgo) + "T10:00"));
+        for (int i = 0; i < more.length; i += 2) {
+            fields.put(more[i], more[i + 1]);
+        }
+        assertThat(rider.post(wheel + "/sealant", wheel + "/sealant/fillings", fields)
+                        .statusCode())
+                .isEqualTo(302);
+    }
+
+    /** Handbook, page 5, by its law: 57-622 on 30 mm has about 3200 cm2, so 0.18, 0.30 and 0.38 mm are 58, 96 and 122 ml. */
+    @Test
+    void theDoseIsToldByThreeSchoolsInBothUnitsAndInOnesOwnScoops() {
+        assertThat(page()).contains("55 ml", "95 ml", "120 ml", "1.9 fl oz", "Say under Settings");
+        Map<String, String> settings = new HashMap<>(Map.of(
+                "version",
+                String.valueOf(version()),
+                "zone",
+                "Europe/Vienna",
+                "pressure",
+                "PSI",
+                "mass",
+                "KG",
+                "length",
+                "MM",
+                "volume",
+                "ML",
+                "temperature",
+                "CELSIUS",
+                "distance",
+                "KM",
+                "theme",
+                "SYSTEM",
+                "scoop",
+                "60"));
+        assertThat(rider.post("/settings", "/settings", settings).statusCode()).isEqualTo(302);
+        assertThat(page()).contains("1 × 60 ml", "1½ × 60 ml", "2 × 60 ml").doesNotContain("Say under Settings");
+        settings.put("version", String.valueOf(version()));
+        settings.put("scoop", "0.5");
+        var refused = rider.post("/settings", "/settings", settings);
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("must be at least 1 ml");
+    }
+
+    private int version() {
+        String form = rider.get("/settings").body();
+        int at = form.indexOf("name=\"version\" value=\"") + "name=\"version\" value=\"".length();
+        return Integer.parseInt(form.substring(at, form.indexOf('"', at)));
+    }
+
+    @Test
+    void theMakersFigureWinsAndIsCompared() {
+        assertThat(care(0, "maker", "120")).startsWith("302");
+        assertThat(page()).contains("the maker&#39;s figure", "26 % more than the school (standard) with 95 ml");
+        filled("120", 30);
+        assertThat(page())
+                .as("what brings it back is by that figure")
+                .containsPattern("name=\"volume\"[^>]*value=\"20\"");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "plan; EVERY_MONTHS; months; 5; must be 2, 3, 4 or 6",
+                "plan; EVERY_MONTHS; months; ; is missing",
+                "plan; MONTHLY_TOP_UP; months; 9; must be at most 6 months",
+                "plan; SEASON_START; startsOn; soon; is not a day",
+                "plan; BEFORE_EVENT; startsOn; 2020-01-01; or later",
+                "lookEvery; 400; maker; 0; must be at most 365 days",
+                "lookEvery; 2.5; maker; 50; must be a whole number",
+                "maker; 2000; plan; MEASURED; must be at most 1000 ml",
+                "plan; SOMETIMES; maker; 50; is not one of the known values"
+            })
+    void whatCannotBeIsRefusedByItsFieldAndKept(String one, String first, String other, String second, String message) {
+        String typed = second == null ? "" : second;
+        assertThat(care(0, one, first, other, typed)).startsWith("422").contains(message);
+    }
+
+    @Test
+    void whoeverKeepsAnOldFormIsToldSo() {
+        assertThat(care(0, "dose", "LEAN")).startsWith("302");
+        assertThat(care(0, "dose", "GENEROUS")).startsWith("409");
+        assertThat(care(1, "dose", "GENEROUS")).startsWith("302");
+        assertThat(page()).contains("yours");
+    }
+
+    @Test
+    void thePlanTellsTheDaysOnThePageAndOnTheAgenda() {
+        filled("95", 20);
+        assertThat(care(0, "plan", "MONTHLY_TOP_UP", "months", "4")).startsWith("302");
+        String topUp = Age.date(TODAY.minusDays(20).plusMonths(1));
+        assertThat(page()).contains("By your plan", "top-up on " + topUp, "clean out and renew on");
+        assertThat(rider.get("/agenda").body()).contains("top-up of sealant", "clean out and renew the sealant");
+
+        assertThat(care(1, "plan", "EVERY_MONTHS", "months", "2")).startsWith("302");
+        assertThat(page())
+                .contains("a refresh on " + Age.date(TODAY.minusDays(20).plusMonths(2)));
+        LocalDate race = TODAY.plusDays(30);
+        assertThat(care(2, "plan", "BEFORE_EVENT", "startsOn", race.toString())).startsWith("302");
+        assertThat(page()).contains("a refresh on " + Age.date(race.minusDays(3)));
+        assertThat(care(3, "plan", "UNTIL_DRY")).startsWith("302");
+        assertThat(page()).contains("it may dry up");
+    }
+
+    @Test
+    void whatMovedTheForecastIsTold() {
+        filled("95", 60);
+        assertThat(page()).doesNotContain("id=\"moved\"");
+        String dips = post(wheel + "/sealant/dips", "entry", UUID.randomUUID().toString(), "depths", "12 11 11 11");
+        assertThat(dips).startsWith("302");
+        assertThat(page()).contains("id=\"moved\"", "The dip of " + Age.date(TODAY));
+        assertThat(post(wheel + "/sealant/punctures", "entry", UUID.randomUUID().toString(), "traces", "true"))
+                .startsWith("302");
+        assertThat(page()).contains("The hole that sealed on", "traces on frame or fork: a hole sealed itself");
+    }
+
+    @Test
+    void nothingIsNotedBeforeTheFillingOrTheTire() {
+        filled("95", 20);
+        assertThat(post(
+                        wheel + "/sealant/dips",
+                        "entry",
+                        UUID.randomUUID().toString(),
+                        "depths",
+                        "9 9",
+                        "at",
+                        TODAY.minusDays(40) + "T10:00"))
+                .startsWith("422")
+                .contains(
+                        "before the first filling in this tire, of " + Age.date(TODAY.minusDays(20)), "value=\"9 9\"");
+        assertThat(post(
+                        wheel + "/sealant/fillings",
+                        "entry",
+                        UUID.randomUUID().toString(),
+                        "volume",
+                        "30",
+                        "filledAt",
+                        TODAY.minusDays(140) + "T10:00"))
+                .startsWith("422")
+                .contains("before this tire went on, on " + Age.date(TODAY.minusDays(100)));
+    }
+
+    private String bottle(String name, String family, String ml) {
+        String id = UUID.randomUUID().toString();
+        assertThat(rider.post(
+                                "/shelf/new?kind=SEALANT",
+                                "/shelf",
+                                Map.of("newId", id, "kind", "SEALANT", "name", name, "amount", ml, "family", family))
+                        .statusCode())
+                .isEqualTo(302);
+        return id;
+    }
+
+    @Test
+    void aBottleThatDoesNotLastIsToBeBought() {
+        String bottle = bottle("Tarn milk", "LATEX_AMMONIA", "100");
+        filled("95", 95, "bottle", bottle);
+        assertThat(page()).contains("the bottle has 5 ml left: buy at least");
+        assertThat(rider.get("/agenda").body()).contains("To buy", "Tarn milk has 5 ml left");
+    }
+
+    /** From the page to the end of the card: what it says goes in stands in its field, and its core counts as washed. */
+    @Test
+    void aRefreshThroughTheValveTakesFromTheBottleAndWashesTheCore() {
+        String bottle = bottle("Tarn milk", "LATEX_AMMONIA", "500");
+        filled("95", 95, "bottle", bottle);
+        String form = rider.get(wheel + "/cards/new?job=REFRESH_THROUGH_VALVE").body();
+        assertThat(form).containsPattern("name=\"topUp\"[^>]*value=\"\\d+\"").contains("Tarn milk");
+        JobCard card = JobCard.begin(rider, wheel, "REFRESH_THROUGH_VALVE", "topUp", "55", "sealant", bottle);
+        card.goTo("inject");
+        assertThat(card.page()).contains("Inject 55 ml");
+        card.goTo("sealant-ml");
+        card.answer("value", "55");
+        card.goToTheEnd();
+        assertThat(rider.get("/log").body()).contains("sealant in, 55 ml");
+        assertThat(rider.get(wheel + "/sealant").body()).contains("Tarn milk, 350 ml left");
+        String agenda = rider.get("/agenda").body();
+        assertThat(agenda).as("months from now, and then the core with it").contains("refresh the sealant");
+    }
+
+    @Test
+    void anotherFamilyIsRefusedOnACardToo() {
+        String milk = bottle("Tarn milk", "LATEX_AMMONIA", "500");
+        String gel = bottle("Moss gel", "SYNTHETIC", "500");
+        filled("95", 60, "bottle", milk);
+        var answer = rider.post(
+                wheel + "/cards/new?job=REFRESH_AT_BEAD",
+                wheel + "/cards",
+                JobCard.fields("REFRESH_AT_BEAD", "topUp", "40", "sealant", gel));
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("the two curdle", "value=\"40\"");
+    }
+
+    @Test
+    void whatStopsARefreshLeadsToTheCardThatGoesOn() {
+        filled("95", 60);
+        JobCard card = JobCard.begin(rider, wheel, "REFRESH_AT_BEAD", "topUp", "40");
+        card.goTo("tape-in-sight");
+        card.answer("answer", "DAMAGED");
+        assertThat(card.page()).contains("id=\"next-card\"", "job=TAPE_RIM", "Go on with: Tape a rim");
+    }
+}
