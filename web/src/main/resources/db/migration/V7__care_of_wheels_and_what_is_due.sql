@@ -92,6 +92,11 @@ create function claim_digests(as_of timestamptz, most integer) returns setof uui
 
 revoke execute on function rider_of_digest(text), claim_digests(timestamptz, integer) from public;
 
+-- How damp the room is where bikes stand; null where nobody measured it.
+alter table place add column indoor_humidity double precision check (indoor_humidity between 0 and 100);
+
+comment on column place.indoor_humidity is 'Relative humidity (%); only with a temperature of its own';
+
 -- What the rider measures sealant out with.
 alter table rider add column scoop_ml double precision check (scoop_ml between 1 and 500);
 

@@ -114,6 +114,7 @@ public class Garage {
                                 bike.homeHeightM(),
                                 true,
                                 bike.homeIndoorC(),
+                                bike.homeHumidity(),
                                 bike.homeLatitudeDeg(),
                                 bike.homeLongitudeDeg(),
                                 null,

@@ -71,6 +71,7 @@ record StandingRow(
         String homeName,
         Double homeHeightM,
         Double homeIndoorC,
+        Double homeHumidity,
         Double homeLatitudeDeg,
         Double homeLongitudeDeg,
         UUID handId,

@@ -10,6 +10,7 @@ import org.stratopneum.web.weather.Weather;
  * @param heightM above sea level (m)
  * @param home whether the bikes stand there
  * @param indoorC what the room keeps where bikes stand there (C), or null where they stand outdoors
+ * @param indoorHumidity how damp that room is (%), or null where nobody measured it
  * @param latitudeDeg geographic latitude (degrees, north positive), or null
  * @param longitudeDeg geographic longitude (degrees, east positive), or null
  */
@@ -19,6 +20,7 @@ public record Place(
         double heightM,
         boolean home,
         Double indoorC,
+        Double indoorHumidity,
         Double latitudeDeg,
         Double longitudeDeg,
         LocalDate retiredOn,

@@ -29,6 +29,7 @@ import org.stratopneum.web.wording.Wording;
 class PlaceDesk {
 
     private static final int LONGEST_NAME = 80;
+    private static final Range HUMIDITY = Range.closed(0, 100, "%");
     private static final Range INDOOR_C = Range.closed(-30, 50, "°C");
     private static final Range LATITUDE = Range.closed(-90, 90, "°");
     private static final Range LONGITUDE = Range.closed(-180, 180, "°");
@@ -118,6 +119,7 @@ class PlaceDesk {
         Map<String, String> kept = new HashMap<>();
         kept.put("name", place.name());
         kept.put("height", Numbers.upTo(place.heightM(), 1));
+        kept.put("humidity", place.indoorHumidity() == null ? "" : Numbers.upTo(place.indoorHumidity(), 1));
         kept.put("indoor", QuantityText.typed(place.indoorC(), rider.temperatureUnit()));
         kept.put("latitude", place.latitudeDeg() == null ? "" : Numbers.upTo(place.latitudeDeg(), 5));
         kept.put("longitude", place.longitudeDeg() == null ? "" : Numbers.upTo(place.longitudeDeg(), 5));
@@ -151,6 +153,10 @@ class PlaceDesk {
         Double indoor = reader.quantity(
                         "indoor", INDOOR_C, rider.temperatureUnit(), before == null ? null : before.indoorC())
                 .orElse(null);
+        Double humidity = reader.number("humidity", HUMIDITY).orElse(null);
+        if (humidity != null && indoor == null && !reader.isFaulty("indoor")) {
+            reader.fault("indoor", "both-or-none");
+        }
         Double latitude = reader.number("latitude", LATITUDE).orElse(null);
         Double longitude = reader.number("longitude", LONGITUDE).orElse(null);
         if (reader.isBlank("latitude") != reader.isBlank("longitude")) {
@@ -167,6 +173,7 @@ class PlaceDesk {
                 height.orElseThrow(),
                 false,
                 indoor,
+                humidity,
                 latitude,
                 longitude,
                 null,

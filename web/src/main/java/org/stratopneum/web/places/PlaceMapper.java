@@ -14,7 +14,7 @@ import org.apache.ibatis.annotations.Update;
 interface PlaceMapper {
 
     String PLACES =
-            "select id, name, height_m, home, indoor_c, latitude_deg, longitude_deg, retired_on, version from place ";
+            "select id, name, height_m, home, indoor_c, indoor_humidity, latitude_deg, longitude_deg, retired_on, version from place ";
 
     /** The one where the bikes stand first, those that are out of use last. */
     @Select(PLACES + "order by retired_on is not null, home desc, name, id")
@@ -24,16 +24,16 @@ interface PlaceMapper {
     Optional<Place> place(UUID id);
 
     @Insert("""
-            insert into place (id, name, height_m, indoor_c, latitude_deg, longitude_deg)
-            values (#{id}, #{name}, #{heightM}, #{indoorC}, #{latitudeDeg}, #{longitudeDeg})
+            insert into place (id, name, height_m, indoor_c, indoor_humidity, latitude_deg, longitude_deg)
+            values (#{id}, #{name}, #{heightM}, #{indoorC}, #{indoorHumidity}, #{latitudeDeg}, #{longitudeDeg})
             on conflict do nothing
             """)
     int insert(Place place);
 
     @Update("""
             update place
-            set name = #{name}, height_m = #{heightM}, indoor_c = #{indoorC}, latitude_deg = #{latitudeDeg},
-                longitude_deg = #{longitudeDeg}, version = version + 1
+            set name = #{name}, height_m = #{heightM}, indoor_c = #{indoorC}, indoor_humidity = #{indoorHumidity},
+                latitude_deg = #{latitudeDeg}, longitude_deg = #{longitudeDeg}, version = version + 1
             where id = #{id} and version = #{version}
             """)
     int update(Place place);

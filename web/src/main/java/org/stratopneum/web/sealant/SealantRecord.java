@@ -32,6 +32,30 @@ record SealantRecord(List<SealantEvent> events, UUID bottle, SealantFamily famil
     private static final double SLOSH_ABOVE = 0.6;
     private static final double WITHOUT_END_ML = 10_000;
 
+    /** The last thing that a stick said. */
+    Optional<SealantEvent.Dipped> lastDip() {
+        return events.stream()
+                .filter(SealantEvent.Dipped.class::isInstance)
+                .map(SealantEvent.Dipped.class::cast)
+                .reduce((first, second) -> second);
+    }
+
+    /** The same as if this had not been seen. */
+    SealantRecord without(SealantEvent one) {
+        return new SealantRecord(events.stream().filter(event -> event != one).toList(), bottle, family);
+    }
+
+    /** How often it was topped up since it was last renewed. */
+    int topUps() {
+        int topUps = 0;
+        for (SealantEvent event : events) {
+            if (event instanceof SealantEvent.Filled filled) {
+                topUps = filled.renewed() ? 0 : topUps + 1;
+            }
+        }
+        return topUps;
+    }
+
     /** @param rows entries of the wheel, newest first, struck ones included */
     static SealantRecord of(
             WheelStanding.Tire tire,

@@ -27,6 +27,12 @@ import org.stratopneum.web.wording.Wording;
 @Component
 class SealantWording {
 
+    /** By so many of its standard deviations a dip may miss the band (our judgement). */
+    private static final double ASTRAY = 2;
+
+    /** Then it is opened and scrubbed (common practice). */
+    private static final int TOP_UPS = 4;
+
     private final Wording wording;
     private final LogWording logWording;
 
@@ -57,6 +63,27 @@ class SealantWording {
                 line.corrected());
     }
 
+    /** What the stick said, as volume, and whether that goes with what was noted. */
+    private List<String> stick(
+            SealantEvent.Dipped dip, WheelSealant liquid, SealantRecord record, DryingClimate climate, Rider rider) {
+        List<String> said = new ArrayList<>();
+        said.add(wording.text(
+                "sealant.last-dip",
+                QuantityText.text(liquid.pool().depthMm(dip.ml()), rider.lengthUnit()),
+                Age.date(dip.on()),
+                QuantityText.text(dip.ml(), rider.volumeUnit()),
+                QuantityText.number(dip.sigmaMl(), rider.volumeUnit())));
+        liquid.on(dip.on(), record.without(dip), climate)
+                .map(SealantForecast::volumeMl)
+                .filter(expected -> dip.ml() < expected.p10() - ASTRAY * dip.sigmaMl()
+                        || dip.ml() > expected.p90() + ASTRAY * dip.sigmaMl())
+                .ifPresent(expected -> said.add(wording.text(
+                        "sealant.astray",
+                        QuantityText.number(expected.p10(), rider.volumeUnit()),
+                        QuantityText.text(expected.p90(), rider.volumeUnit()))));
+        return said;
+    }
+
     SealantPage.Left left(
             SealantForecast now,
             WheelSealant liquid,
@@ -73,31 +100,13 @@ class SealantWording {
         double high = liquid.pool().depthMm(Math.min(most, ml.p90()));
         boolean late = !today.isBefore(now.refreshBy());
         boolean look = !today.isBefore(now.checkBy());
-        List<String> said = new ArrayList<>();
-        if (liquid.care().plan() == WheelCare.Plan.UNTIL_DRY) {
-            said.add(wording.text("sealant.until-dry"));
-        }
-        said.add(wording.text(late ? "sealant.refresh.now" : "sealant.refresh", Age.date(now.refreshBy())));
-        said.add(wording.text(look ? "sealant.check.now" : "sealant.check", Age.date(now.checkBy())));
-        if (liquid.care().plan() != WheelCare.Plan.MEASURED && liquid.care().plan() != WheelCare.Plan.UNTIL_DRY) {
-            said.add(wording.text(
-                    "sealant.by-plan",
-                    liquid.care().schedule().dues(now, today).stream()
-                            .map(due -> wording.text(
-                                    "sealant.plan-due", wording.of("schedule", due.kind()), Age.date(due.on())))
-                            .collect(Collectors.joining(", "))));
-        }
-        said.add(wording.text(
-                "sealant.rate",
-                Numbers.fixed(now.rateFactor().p50(), 2),
-                Numbers.fixed(now.rateFactor().p10(), 2),
-                Numbers.fixed(now.rateFactor().p90(), 2)));
-        if (!today.isBefore(now.renewedOn().plusMonths(SealantForecast.LONGEST_MONTHS))) {
-            said.add(wording.text("sealant.old", Age.date(now.renewedOn())));
-        }
-        air.stream().filter(line -> !line.isEmpty()).forEach(said::add);
         SectionDrawing drawing = SectionDrawing.of(
                 liquid.section(), new SectionDrawing.Inside(liquid.hookless(), null, true, false), rider.lengthUnit());
+        List<String> said = new ArrayList<>();
+        record.lastDip().ifPresent(dip -> said.addAll(stick(dip, liquid, record, climate, rider)));
+        said.addAll(days(now, liquid, today));
+        said.addAll(state(now, record, today));
+        air.stream().filter(line -> !line.isEmpty()).forEach(said::add);
         return new SealantPage.Left(
                 QuantityText.number(ml.p50(), rider.volumeUnit()),
                 wording.text(
@@ -115,18 +124,67 @@ class SealantWording {
                         QuantityText.text(depth, rider.lengthUnit()),
                         QuantityText.number(low, rider.lengthUnit()),
                         QuantityText.text(high, rider.lengthUnit())),
-                SealantChart.of(
-                        liquid.curve(now, today, record, climate),
-                        record.events().stream()
-                                .filter(SealantEvent.Dipped.class::isInstance)
-                                .map(SealantEvent.Dipped.class::cast)
-                                .filter(dip -> !dip.on().isBefore(now.filledOn()))
-                                .map(dip -> new SealantChart.Seen(dip.on(), dip.ml(), dip.sigmaMl()))
-                                .toList(),
-                        liquid.minimumMl(),
-                        today,
-                        now.checkBy(),
-                        now.refreshBy(),
-                        rider.volumeUnit().fromCore(1)));
+                chart(now, liquid, record, climate, today, rider));
+    }
+
+    /** When to look and to refresh, as measured and by the plan that is followed. */
+    private List<String> days(SealantForecast now, WheelSealant liquid, LocalDate today) {
+        boolean late = !today.isBefore(now.refreshBy());
+        boolean look = !today.isBefore(now.checkBy());
+        WheelCare.Plan plan = liquid.care().plan();
+        List<String> said = new ArrayList<>();
+        if (plan == WheelCare.Plan.UNTIL_DRY) {
+            said.add(wording.text("sealant.until-dry"));
+        }
+        said.add(wording.text(late ? "sealant.refresh.now" : "sealant.refresh", Age.date(now.refreshBy())));
+        said.add(wording.text(look ? "sealant.check.now" : "sealant.check", Age.date(now.checkBy())));
+        if (plan != WheelCare.Plan.MEASURED && plan != WheelCare.Plan.UNTIL_DRY) {
+            said.add(wording.text(
+                    "sealant.by-plan",
+                    liquid.care().schedule().dues(now, today).stream()
+                            .map(due -> wording.text(
+                                    "sealant.plan-due", wording.of("schedule", due.kind()), Age.date(due.on())))
+                            .collect(Collectors.joining(", "))));
+        }
+        return said;
+    }
+
+    /** How fast it dries, and what its age and its top-ups say. */
+    private List<String> state(SealantForecast now, SealantRecord record, LocalDate today) {
+        List<String> said = new ArrayList<>();
+        said.add(wording.text(
+                "sealant.rate",
+                Numbers.fixed(now.rateFactor().p50(), 2),
+                Numbers.fixed(now.rateFactor().p10(), 2),
+                Numbers.fixed(now.rateFactor().p90(), 2)));
+        if (!today.isBefore(now.renewedOn().plusMonths(SealantForecast.LONGEST_MONTHS))) {
+            said.add(wording.text("sealant.old", Age.date(now.renewedOn())));
+        }
+        if (record.topUps() >= TOP_UPS) {
+            said.add(wording.text("sealant.many-top-ups", record.topUps()));
+        }
+        return said;
+    }
+
+    private static SealantChart chart(
+            SealantForecast now,
+            WheelSealant liquid,
+            SealantRecord record,
+            DryingClimate climate,
+            LocalDate today,
+            Rider rider) {
+        return SealantChart.of(
+                liquid.curve(now, today, record, climate),
+                record.events().stream()
+                        .filter(SealantEvent.Dipped.class::isInstance)
+                        .map(SealantEvent.Dipped.class::cast)
+                        .filter(dip -> !dip.on().isBefore(now.filledOn()))
+                        .map(dip -> new SealantChart.Seen(dip.on(), dip.ml(), dip.sigmaMl()))
+                        .toList(),
+                liquid.minimumMl(),
+                today,
+                now.checkBy(),
+                now.refreshBy(),
+                rider.volumeUnit().fromCore(1));
     }
 }

@@ -23,6 +23,7 @@ class Storage {
     /** Heated air in a room (ratio; common practice). */
     private static final double INDOOR_HUMIDITY = 0.4;
 
+    private static final int PERCENT = 100;
     private static final int MONTHS = 12;
     private static final int DAYS_A_WEEK = 7;
 
@@ -63,14 +64,16 @@ class Storage {
         List<DailyWeather> year = weather.days(place.station(), today.minusYears(1), today);
         DryingClimate outside = year.isEmpty() ? null : outdoors(year);
         if (place.indoorC() != null) {
+            double humidity = place.indoorHumidity() == null ? INDOOR_HUMIDITY : place.indoorHumidity() / PERCENT;
             return new Air(
-                    DryingClimate.same(place.indoorC(), INDOOR_HUMIDITY),
+                    DryingClimate.same(place.indoorC(), humidity),
                     outside,
                     hours(outside, today, rider),
                     wording.text(
                             "sealant.air.indoors",
                             place.name(),
-                            QuantityText.text(place.indoorC(), rider.temperatureUnit())));
+                            QuantityText.text(place.indoorC(), rider.temperatureUnit()),
+                            Numbers.fixed(PERCENT * humidity, 0)));
         }
         return outside == null
                 ? new Air(

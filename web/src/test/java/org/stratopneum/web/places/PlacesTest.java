@@ -63,6 +63,9 @@ class PlacesTest {
     void whatCannotBeIsSaidAndNothingIsLost() {
         assertThat(place("name", "", "height", "12000", "latitude", "47"))
                 .contains("is missing", "must be at most 9000 m", "give both, or neither", "value=\"12000\"");
+        assertThat(place("name", "Shed", "height", "310", "indoor", "12", "humidity", "101"))
+                .contains("must be at most 100 %", "value=\"101\"");
+        assertThat(place("name", "Shed", "height", "310", "humidity", "60")).contains("give both, or neither");
         String shed = place("name", "Shed", "height", "310");
         var first = rider.post(
                 "/places/" + shed, "/places/" + shed, Map.of("version", "0", "name", "Barn", "height", "310"));
