@@ -25,12 +25,12 @@ create table wheel_care (
   version          integer not null default 0,
   primary key (owner, wheel_id),
   foreign key (owner, wheel_id) references wheel on delete cascade,
-  check ((schedule in ('MONTHLY_TOP_UP', 'EVERY_MONTHS')) = (months is not null)),
-  check ((schedule in ('SEASON_START', 'BEFORE_EVENT')) = (starts_on is not null))
+  check (schedule not in ('MONTHLY_TOP_UP', 'EVERY_MONTHS') or months is not null),
+  check (schedule not in ('SEASON_START', 'BEFORE_EVENT') or starts_on is not null)
 );
 
 comment on column wheel_care.maker_ml is 'What the maker of the tire or the sealant says (ml); it wins over the dose of the school';
-comment on column wheel_care.months is 'Between renewals, or between fillings';
+comment on column wheel_care.months is 'Between renewals, or between fillings; kept while another plan is followed';
 comment on column wheel_care.starts_on is 'The event, or a day on which a season starts: only its month and day count';
 
 -- Something that a rider wants to be reminded of; what is due by itself is computed and not kept.

@@ -3,10 +3,13 @@ package org.stratopneum.web.agenda;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.BinaryOperator;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -84,9 +87,16 @@ public class WheelDues {
         /** The same, whatever was put off or skipped. */
         List<DueItem> all(WheelStanding wheel, PressureWindow window) {
             List<DueItem> items = new ArrayList<>();
+            // two cards that wait for the same are one matter
             cards.stream()
                     .filter(card -> card.wheelId().equals(wheel.wheelId()))
                     .map(card -> card.due(rider.zoneId(), now))
+                    .collect(Collectors.toMap(
+                            DueItem::reason,
+                            Function.identity(),
+                            BinaryOperator.minBy(Comparator.comparing(DueItem::due)),
+                            TreeMap::new))
+                    .values()
                     .forEach(items::add);
             wheel.tire().ifPresent(tire -> {
                 items.addAll(PressureLooks.of(state(wheel, tire, window)));

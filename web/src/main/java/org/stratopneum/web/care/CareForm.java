@@ -18,6 +18,8 @@ import org.stratopneum.web.wording.Units;
 /** Reads how a wheel is to be looked after, and fills the form. */
 public final class CareForm {
 
+    private static final Range RENEW_MONTHS = Schedule.MonthlyTopUp.RENEW_MONTHS;
+    private static final Range MONTHS = Range.closed(2, 6, RENEW_MONTHS.unit());
     private static final String NOT_SO_OFTEN = "not-so-often";
 
     /** Nobody plans farther, and a season started no longer ago. */
@@ -42,19 +44,32 @@ public final class CareForm {
     }
 
     /**
-     * Empty with faults in {@code reader}. What a plan does not need is let go of.
+     * Empty with faults in {@code reader}. What a plan does not need is kept for the day when another one does.
      *
-     * @param before how it was looked after
+     * @param before how it was looked after; where the form asks for no plan, as for a tire without liquid, the plan stays
      */
     public static Optional<WheelCare> read(
             FormReader reader, WheelCare before, int version, Units units, LocalDate today) {
+        Optional<Integer> every = reader.whole("lookEvery", PreventionLooks.EVERY_DAYS);
+        if (!reader.typed().containsKey("plan")) {
+            return reader.problems().isEmpty()
+                    ? Optional.of(new WheelCare(
+                            before.wheelId(),
+                            before.dose(),
+                            before.makerMl(),
+                            before.plan(),
+                            before.months(),
+                            before.startsOn(),
+                            every.orElse(null),
+                            version))
+                    : Optional.empty();
+        }
         Optional<DoseSchool> dose = reader.choice("dose", DoseSchool.class);
         Range volume = Range.above(0, Measured.SEALANT.range().maximum(), "ml");
         Optional<Double> maker = reader.quantity("maker", volume, units.volume(), before.makerMl());
         Plan plan = reader.choice("plan", Plan.class).orElse(Plan.MEASURED);
-        Optional<Integer> months = plan.countsMonths() ? months(reader, plan) : Optional.empty();
-        Optional<LocalDate> starts = plan.waitsForDay() ? day(reader, plan, today) : Optional.empty();
-        Optional<Integer> every = reader.whole("lookEvery", PreventionLooks.EVERY_DAYS);
+        Optional<Integer> months = months(reader, plan);
+        Optional<LocalDate> starts = day(reader, plan, today);
         if (!reader.problems().isEmpty()) {
             return Optional.empty();
         }
@@ -70,17 +85,14 @@ public final class CareForm {
     }
 
     private static Optional<Integer> months(FormReader reader, Plan plan) {
-        if (reader.isBlank("months")) {
+        if (plan.countsMonths() && reader.isBlank("months")) {
             reader.fault("months", Problem.MISSING);
             return Optional.empty();
         }
-        Range range = plan == Plan.MONTHLY_TOP_UP
-                ? Schedule.MonthlyTopUp.RENEW_MONTHS
-                : Range.closed(2, 6, Schedule.MonthlyTopUp.RENEW_MONTHS.unit());
-        Optional<Integer> months = reader.whole("months", range);
+        Optional<Integer> months = reader.whole("months", plan == Plan.MONTHLY_TOP_UP ? RENEW_MONTHS : MONTHS);
         if (plan == Plan.EVERY_MONTHS
-                && months.filter(Schedule.EveryMonths.USUAL::contains).isEmpty()
-                && !reader.isFaulty("months")) {
+                && months.filter(found -> !Schedule.EveryMonths.USUAL.contains(found))
+                        .isPresent()) {
             reader.fault("months", NOT_SO_OFTEN);
         }
         return months;
@@ -89,7 +101,7 @@ public final class CareForm {
     private static Optional<LocalDate> day(FormReader reader, Plan plan, LocalDate today) {
         LocalDate first = plan == Plan.BEFORE_EVENT ? today : today.minusYears(YEARS);
         Optional<LocalDate> day = reader.day("startsOn", first, today.plusYears(YEARS));
-        if (day.isEmpty() && !reader.isFaulty("startsOn")) {
+        if (plan.waitsForDay() && reader.isBlank("startsOn")) {
             reader.fault("startsOn", Problem.MISSING);
         }
         return day;

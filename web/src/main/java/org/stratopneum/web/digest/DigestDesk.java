@@ -99,7 +99,9 @@ class DigestDesk {
     }
 
     private List<DigestPage.Mail> caught(Digest digest, Rider rider) {
+        // every mail of this digest bears its secret; what somebody else had sent to the same address is not shown
         return catcher.to(digest.address()).stream()
+                .filter(mail -> mail.text().contains(digest.secret()))
                 .map(mail -> new DigestPage.Mail(Age.moment(mail.at(), rider.zoneId()), mail.subject(), mail.text()))
                 .toList();
     }

@@ -174,11 +174,10 @@ class SealantDesk {
         }
     }
 
-    /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
+    /** @throws NotThereException when this rider has no such wheel */
     @Transactional
     Outcome keep(UUID wheelId, int version, Map<String, String> typed) {
         SealantAsked asked = ask(wheelId);
-        asked.liquid().orElseThrow(NotThereException::new);
         FormReader reader = new FormReader(typed);
         Rider rider = asked.rider();
         Optional<WheelCare> chosen = CareForm.read(

@@ -200,6 +200,13 @@ class MattersTest {
     }
 
     @Test
+    void twoCardsThatWaitAreOneMatterWithOneId() {
+        JobCard.begin(rider, "/wheels/" + wheel, "CLEAN_UP");
+        JobCard.begin(rider, "/wheels/" + wheel, "BEFORE_RIDING");
+        assertThat(rider.get("/agenda.ics").body()).containsOnlyOnce(wheel + "-JOB_CARD@stratopneum");
+    }
+
+    @Test
     void aReminderOfOnesOwnIsMadeDoneAndUndone() throws Exception {
         String id = UUID.randomUUID().toString();
         String due = TODAY.plusDays(4).toString();

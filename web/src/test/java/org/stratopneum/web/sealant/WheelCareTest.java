@@ -10,8 +10,6 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
 import org.stratopneum.web.support.RunningApplication;
@@ -124,23 +122,49 @@ class WheelCareTest {
                 .containsPattern("name=\"volume\"[^>]*value=\"20\"");
     }
 
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = ';',
-            value = {
-                "plan; EVERY_MONTHS; months; 5; must be 2, 3, 4 or 6",
-                "plan; EVERY_MONTHS; months; ; is missing",
-                "plan; MONTHLY_TOP_UP; months; 9; must be at most 6 months",
-                "plan; SEASON_START; startsOn; soon; is not a day",
-                "plan; BEFORE_EVENT; startsOn; 2020-01-01; or later",
-                "lookEvery; 400; maker; 0; must be at most 365 days",
-                "lookEvery; 2.5; maker; 50; must be a whole number",
-                "maker; 2000; plan; MEASURED; must be at most 1000 ml",
-                "plan; SOMETIMES; maker; 50; is not one of the known values"
-            })
-    void whatCannotBeIsRefusedByItsFieldAndKept(String one, String first, String other, String second, String message) {
-        String typed = second == null ? "" : second;
-        assertThat(care(0, one, first, other, typed)).startsWith("422").contains(message);
+    @Test
+    void whatCannotBeIsRefusedByItsFieldAndKept() {
+        String[][] refused = {
+            {"plan", "EVERY_MONTHS", "months", "5", "must be 2, 3, 4 or 6"},
+            {"plan", "EVERY_MONTHS", "months", "", "is missing"},
+            {"plan", "MONTHLY_TOP_UP", "months", "9", "must be at most 6 months"},
+            {"plan", "MONTHLY_TOP_UP", "months", "2", "must be at least 3 months"},
+            {"plan", "SEASON_START", "startsOn", "soon", "is not a day"},
+            {"plan", "BEFORE_EVENT", "startsOn", "2020-01-01", "or later"},
+            {"plan", "BEFORE_EVENT", "startsOn", "9999-12-31", "or earlier"},
+            {"plan", "MEASURED", "lookEvery", "400", "must be at most 365 days"},
+            {"plan", "MEASURED", "lookEvery", "2.5", "must be a whole number"},
+            {"plan", "MEASURED", "maker", "2000", "must be at most 1000 ml"},
+            {"plan", "SOMETIMES", "maker", "50", "is not one of the known values"}
+        };
+        for (String[] typed : refused) {
+            assertThat(care(0, typed[0], typed[1], typed[2], typed[3]))
+                    .as(String.join(" ", typed))
+                    .startsWith("422")
+                    .contains(typed[4], "value=\"" + typed[3] + "\"");
+        }
+    }
+
+    /** Nothing that was typed is lost: months wait for the plan that counts them. */
+    @Test
+    void whatAnotherPlanWantedIsKept() {
+        assertThat(care(0, "plan", "EVERY_MONTHS", "months", "3")).startsWith("302");
+        assertThat(care(1, "plan", "MEASURED", "months", "3")).startsWith("302");
+        assertThat(page()).containsPattern("name=\"months\"[^>]*value=\"3\"");
+    }
+
+    @Test
+    void aWheelWithATubeIsLookedOverTooAndItsPlanStays() {
+        Guest tubed = Guest.withAccount(site);
+        TypedBike.enter(tubed, "rear-setup", "BUTYL_TUBE", "front-setup", "BUTYL_TUBE");
+        String path = "/wheels/" + tubed.ids("/garage", "/wheels/").get(0);
+        assertThat(tubed.get(path + "/sealant").body())
+                .contains("name=\"lookEvery\"")
+                .doesNotContain("name=\"plan\"");
+        assertThat(tubed.post(path + "/sealant", path + "/care", Map.of("version", "0", "lookEvery", "7"))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(tubed.get("/agenda").body()).contains("prevention look");
     }
 
     @Test
