@@ -1,21 +1,16 @@
 package org.stratopneum.web.agenda;
 
-import java.security.SecureRandom;
-import java.util.Base64;
 import java.util.Optional;
-import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.RiderPrincipal;
+import org.stratopneum.web.rider.SecretLinks;
 
 /** Secret addresses under which calendar programs fetch an agenda. */
 @Service
 class AgendaFeeds {
-
-    private static final int SECRET_BYTES = 32;
-    private static final SecureRandom RANDOM = new SecureRandom();
 
     private final FeedMapper mapper;
     private final Logbook logbook;
@@ -33,9 +28,7 @@ class AgendaFeeds {
     /** Makes an address, or another one: the one before answers nobody from then on. */
     @Transactional
     public void renew() {
-        byte[] secret = new byte[SECRET_BYTES];
-        RANDOM.nextBytes(secret);
-        mapper.keep(Base64.getUrlEncoder().withoutPadding().encodeToString(secret), logbook.now());
+        mapper.keep(SecretLinks.fresh(), logbook.now());
     }
 
     @Transactional
@@ -46,10 +39,6 @@ class AgendaFeeds {
     /** @throws NotThereException when the secret is nobody's */
     @Transactional(readOnly = true)
     public RiderPrincipal riderOf(String secret) {
-        UUID rider = mapper.riderOf(secret);
-        if (rider == null) {
-            throw new NotThereException();
-        }
-        return new RiderPrincipal(rider, false);
+        return SecretLinks.of(mapper.riderOf(secret));
     }
 }

@@ -1,13 +1,10 @@
 package org.stratopneum.web.digest;
 
-import java.security.SecureRandom;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.Problem;
@@ -18,6 +15,7 @@ import org.stratopneum.web.mail.Post;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.RiderPrincipal;
 import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.rider.SecretLinks;
 import org.stratopneum.web.wording.Age;
 import org.stratopneum.web.wording.EmailText;
 import org.stratopneum.web.wording.FormReader;
@@ -30,8 +28,6 @@ import org.stratopneum.web.wording.Wording;
 class DigestDesk {
 
     private static final int LONGEST = 254;
-    private static final int SECRET_BYTES = 32;
-    private static final SecureRandom RANDOM = new SecureRandom();
 
     /** An address is not asked more often. */
     private static final Duration BETWEEN_QUESTIONS = Duration.ofMinutes(1);
@@ -133,7 +129,7 @@ class DigestDesk {
             return page(new FormView(
                     typed, problemWording.messages(reader.problems().list())));
         }
-        String secret = same ? own.get().secret() : secret();
+        String secret = same ? own.get().secret() : SecretLinks.fresh();
         Digest digest = new Digest(
                 address.get(),
                 every,
@@ -147,12 +143,6 @@ class DigestDesk {
         }
         mapper.keep(digest);
         return null;
-    }
-
-    private static String secret() {
-        byte[] secret = new byte[SECRET_BYTES];
-        RANDOM.nextBytes(secret);
-        return Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
     }
 
     @Transactional
@@ -171,11 +161,7 @@ class DigestDesk {
     /** @throws NotThereException when the secret is nobody's */
     @Transactional(readOnly = true)
     RiderPrincipal riderOf(String secret) {
-        UUID rider = mapper.riderOf(secret);
-        if (rider == null) {
-            throw new NotThereException();
-        }
-        return new RiderPrincipal(rider, false);
+        return SecretLinks.of(mapper.riderOf(secret));
     }
 
     /** Whoever reads the address wants it; as the rider whose digest it is. */

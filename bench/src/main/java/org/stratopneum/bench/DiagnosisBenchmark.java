@@ -1,0 +1,41 @@
+package org.stratopneum.bench;
+
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import org.stratopneum.core.diagnosis.AirSystem;
+import org.stratopneum.core.diagnosis.Circumstance;
+import org.stratopneum.core.diagnosis.Diagnosis;
+import org.stratopneum.core.diagnosis.LeakModel;
+
+/** The next check of a leak search; wanted: under 1 ms. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Warmup(iterations = 3, time = 2)
+@Measurement(iterations = 5, time = 2)
+@Fork(2)
+public class DiagnosisBenchmark {
+
+    private final Diagnosis diagnosis = Diagnosis.begun(
+                    LeakModel.of(AirSystem.TUBELESS), Set.of(Circumstance.SEALANT_OLD))
+            .found("shake", "slosh");
+
+    @Benchmark
+    public Diagnosis.Next nextCheckToMendSoon() {
+        return diagnosis.next(Diagnosis.Mode.MEND_SOON);
+    }
+
+    @Benchmark
+    public Diagnosis.Next nextCheckToNameIt() {
+        return diagnosis.next(Diagnosis.Mode.NAME_IT);
+    }
+}

@@ -1,0 +1,7 @@
+package org.stratopneum.core.diagnosis;
+
+/** What holds the air. */
+public enum AirSystem {
+    TUBELESS,
+    TUBE
+}

@@ -1,0 +1,57 @@
+package org.stratopneum.core.diagnosis;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Something to look at.
+ *
+ * @param code its name in the table
+ * @param minutes what it takes (min)
+ * @param mess how dirty it gets, or how long it keeps one waiting (0 clean, 10 worst; our judgement)
+ * @param answers what may be seen, exclusive
+ * @param likelihood of each answer, by cause (ratios that add up to 1)
+ * @param after signs of which one must have been seen first, as "check answer", or what must be known; empty where it is
+ *     free
+ */
+public record Check(
+        String code,
+        double minutes,
+        double mess,
+        List<String> answers,
+        Map<Cause, List<Double>> likelihood,
+        List<String> after) {
+
+    /** A mess costs as much as so many minutes. */
+    private static final double MESS_MINUTES = 0.3;
+
+    public Check {
+        answers = List.copyOf(answers);
+        likelihood = Map.copyOf(likelihood);
+        after = List.copyOf(after);
+    }
+
+    /** What it costs, with its mess (min). */
+    public double cost() {
+        return minutes + MESS_MINUTES * mess;
+    }
+
+    /** How likely {@code answer} is where {@code cause} holds (ratio). */
+    public double likelihood(Cause cause, String answer) {
+        int at = answers.indexOf(answer);
+        if (at < 0) {
+            throw new IllegalArgumentException(answer + " is no answer to " + code);
+        }
+        return likelihood.get(cause).get(at);
+    }
+
+    /** The same for each of {@code causes}, in their order. */
+    double[] likelihoods(List<Cause> causes, String answer) {
+        int at = answers.indexOf(answer);
+        double[] found = new double[causes.size()];
+        for (int i = 0; i < found.length; i++) {
+            found[i] = likelihood.get(causes.get(i)).get(at);
+        }
+        return found;
+    }
+}

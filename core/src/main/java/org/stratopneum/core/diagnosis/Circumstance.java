@@ -1,0 +1,29 @@
+package org.stratopneum.core.diagnosis;
+
+import java.util.Locale;
+
+/** What is known before anything is looked at, from the log or from the rider. */
+public enum Circumstance {
+    /** More than 120 days. */
+    SEALANT_OLD,
+    /** Set up within a fortnight. */
+    NEW_SETUP,
+    NOT_NEW_SETUP,
+    HIT,
+    /** A lever was used since, and the loss began at once. */
+    LEVER,
+    RIDDEN_LOW,
+    /** Filled with carbon dioxide within two days. */
+    CO2,
+    CASING_NOT_TUBELESS,
+    INSERT,
+    /** A new tape, or an old strip, under a tube. */
+    NEW_TAPE,
+    RATE_NORMAL,
+    RATE_LEAK,
+    RATE_FAST;
+
+    String code() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}
