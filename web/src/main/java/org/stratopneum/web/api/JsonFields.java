@@ -1,7 +1,9 @@
 package org.stratopneum.web.api;
 
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -26,11 +28,14 @@ final class JsonFields {
     static final String UNKNOWN_VALUE = "unknown-value";
     static final String NOT_WHOLE = "not-whole";
     static final String NOT_A_DAY = "not-a-day";
+    static final String NOT_A_MOMENT = "not-a-moment";
 
     /** No tire was filled before, and nobody asks beyond. */
     private static final int FIRST_YEAR = 1990;
 
     private static final int LAST_YEAR = 2200;
+    private static final Instant FIRST_MOMENT = Instant.parse("1990-01-01T00:00:00Z");
+    private static final Instant LAST_MOMENT = Instant.parse("2201-01-01T00:00:00Z");
 
     private final JsonNode node;
     private final String path;
@@ -198,6 +203,26 @@ final class JsonFields {
             // the fault below says so
         }
         problems.add(Problem.of(at(field), value.isString() ? NOT_A_DAY : Problem.WRONG_TYPE));
+        return Optional.empty();
+    }
+
+    /** A moment that must be there, as an RFC 3339 date and time with its offset. */
+    Optional<Instant> moment(String field) {
+        JsonNode value = present(field).orElse(null);
+        if (value == null) {
+            missing(field);
+            return Optional.empty();
+        }
+        try {
+            Instant moment =
+                    value.isString() ? OffsetDateTime.parse(value.asString()).toInstant() : null;
+            if (moment != null && !moment.isBefore(FIRST_MOMENT) && moment.isBefore(LAST_MOMENT)) {
+                return Optional.of(moment);
+            }
+        } catch (DateTimeException exception) {
+            // the fault below says so
+        }
+        problems.add(Problem.of(at(field), value.isString() ? NOT_A_MOMENT : Problem.WRONG_TYPE));
         return Optional.empty();
     }
 

@@ -204,6 +204,12 @@ class WorkshopCalculatorsTest {
                         + " climate.relativeHumidity, dips[0].on, dips[0].depthMm",
                 "/sealant/forecast | {\"filledOn\": \"2026-03-01\", \"filledMl\": 50, \"asOf\": \"2026-02-01\","
                         + " \"climate\": {\"monthly\": []}} | tire, asOf, climate.monthly",
+                "/leak/rate | {\"readings\": [{\"at\": \"yesterday\", \"gaugeKpa\": 1300}, {\"gaugeKpa\": 150,"
+                        + " \"temperatureC\": 200}], \"floorKpa\": 0, \"heightM\": 20000} | readings[0].at,"
+                        + " readings[0].gaugeKpa, readings[1].at, readings[1].temperatureC, kind, floorKpa, heightM",
+                "/leak/rate | {\"readings\": [{\"at\": \"2026-05-02T07:00:00Z\", \"gaugeKpa\": 180},"
+                        + " {\"at\": \"2026-05-02T07:00:00+02:00\", \"gaugeKpa\": 180}], \"kind\": \"TUBELESS\"}"
+                        + " | readings[1].at",
                 "/air/chamber | {\"chamberL\": 0, \"maxKpa\": \"high\"} | tire, chamberL, chamberGaugeKpa, maxKpa",
                 "/air/hole | {\"seconds\": 0, \"heightM\": 20000} | tire, startGaugeKpa, endGaugeKpa, seconds, heightM",
                 "/air/cartridge | {\"massG\": 500, \"count\": 1.5} | tire, massG, count",
@@ -220,6 +226,31 @@ class WorkshopCalculatorsTest {
             assertThat(error.get("message").asString()).isNotBlank();
         });
         assertThat(found).containsExactlyInAnyOrder(fields.split(", "));
+    }
+
+    /** By hand: 180 to 139 kPa at 20 C in four days is 1 - (139/180)^(1/4) = 6.3 %/day (handbook, page 6: a leak). */
+    @Test
+    void aLeakIsToldWithItsDoubtAndItsFloor() {
+        String reading = "{\"at\": \"2026-05-0%dT07:00:00Z\", \"gaugeKpa\": %s, \"temperatureC\": 20}";
+        String readings = String.join(
+                ", ",
+                reading.formatted(1, "180"),
+                reading.formatted(3, "158.2"),
+                reading.formatted(5, "139"),
+                reading.formatted(8, "114"));
+        JsonNode rate =
+                ok("/leak/rate", "{\"readings\": [%s], \"kind\": \"TUBELESS\", \"floorKpa\": 120}".formatted(readings));
+        assertThat(rate.get("percentPerDay").asDouble()).isCloseTo(6.3, within(0.1));
+        assertThat(rate.get("low").asDouble()).isLessThan(6.3);
+        assertThat(rate.get("high").asDouble()).isGreaterThan(6.3);
+        assertThat(rate.get("halfLifeDays").asDouble()).isCloseTo(10.6, within(0.3));
+        assertThat(rate.get("belowFloorAt").asString()).startsWith("2026-05-07");
+        assertThat(rate.get("changedAt").isNull()).isTrue();
+        JsonNode butyl = ok("/leak/rate", "{\"readings\": [%s], \"kind\": \"BUTYL_TUBE\"}".formatted(readings));
+        assertThat(butyl.get("class").asString()).isEqualTo("LEAK");
+        JsonNode nothing = ok("/leak/rate", "{\"readings\": [], \"kind\": \"TUBELESS\"}");
+        assertThat(nothing.get("class").asString()).isEqualTo("UNSURE");
+        assertThat(nothing.get("percentPerDay").isNull()).isTrue();
     }
 
     @Test
