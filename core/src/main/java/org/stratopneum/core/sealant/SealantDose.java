@@ -85,6 +85,16 @@ public record SealantDose(double exactMl, double minimumMl) {
 
     /** @return the dose as it is measured out, to the nearest 5 (ml) */
     public double roundedMl() {
-        return STEP_ML * Math.round(exactMl / STEP_ML);
+        return roundedMl(exactMl);
+    }
+
+    /** @return what is measured out for {@code ml}, to the nearest 5 (ml) */
+    public static double roundedMl(double ml) {
+        return STEP_ML * Math.round(ml / STEP_ML);
+    }
+
+    /** @return what is measured out so that {@code ml} is not missed, in whole steps of 5 (ml); nothing below 0 */
+    public static double roundedUpMl(double ml) {
+        return STEP_ML * Math.ceil(Math.max(0, ml) / STEP_ML);
     }
 }

@@ -66,6 +66,14 @@ class SealantDoseTest {
         }
     }
 
+    /** Handbook, page 5: doses to the nearest 5 ml, top-ups up to the next 5. */
+    @ParameterizedTest
+    @CsvSource({"101.4, 100, 105", "102.6, 105, 105", "60, 60, 60", "0.2, 0, 5", "-7, -5, 0"})
+    void whatIsMeasuredOutComesInStepsOfFive(double ml, double nearest, double up) {
+        assertThat(SealantDose.roundedMl(ml)).isEqualTo(nearest);
+        assertThat(SealantDose.roundedUpMl(ml)).isEqualTo(up);
+    }
+
     /** Handbook, page 5: 60 ml in a road tire is a film of 0.44 mm, 20 ml of 0.15. */
     @ParameterizedTest
     @CsvSource({"COPIOUS, 60", "SPARSE, 20"})

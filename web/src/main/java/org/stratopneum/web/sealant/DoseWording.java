@@ -18,7 +18,6 @@ class DoseWording {
     /** Where the habits beside the schools are met: in tires narrower than this (mm; common practice). */
     private static final double ROAD_BELOW_MM = 35;
 
-    private static final double STEP_ML = 5;
     private static final int HALVES = 2;
 
     private final Wording wording;
@@ -40,7 +39,7 @@ class DoseWording {
         }
         if (liquid.section().inflatedWidth().mm() < ROAD_BELOW_MM) {
             for (SealantDose.Habit habit : SealantDose.Habit.values()) {
-                double ml = STEP_ML * Math.round(habit.ml(liquid.section()) / STEP_ML);
+                double ml = SealantDose.roundedMl(habit.ml(liquid.section()));
                 table.add(row(wording.of("habit", habit), habit.filmMm(), ml, false, rider));
             }
         }

@@ -3,6 +3,7 @@ package org.stratopneum.web.sealant;
 import java.util.List;
 import java.util.UUID;
 import org.stratopneum.core.agenda.DueItem;
+import org.stratopneum.core.sealant.SealantDose;
 import org.stratopneum.core.sealant.SealantForecast;
 
 /**
@@ -22,6 +23,6 @@ public record SealantState(List<DueItem> due, SealantForecast forecast, double f
 
     /** What goes in today, in whole steps of 5 (ml); asked only where it is told, since it takes its time. */
     public double topUpMl() {
-        return WheelSealant.stepsUp(fullMl - forecast.volumeMl().p50());
+        return SealantDose.roundedUpMl(fullMl - forecast.volumeMl().p50());
     }
 }

@@ -22,8 +22,6 @@ final class WheelSealant {
     /** So many days of the curve are worked out. */
     private static final int POINTS = 30;
 
-    private static final double STEP_ML = 5;
-
     private final TireSection section;
     private final LiquidPool pool;
     private final SealantDose.Extras extras;
@@ -121,15 +119,11 @@ final class WheelSealant {
 
     /** What brings it back to a full filling, in whole steps of 5 (ml). */
     double topUpMl(double leftMl) {
-        return stepsUp(fullMl() - leftMl);
+        return SealantDose.roundedUpMl(fullMl() - leftMl);
     }
 
     /** What a month dries, in whole steps of 5 (ml). */
     double monthlyMl(SealantForecast now, LocalDate today) {
-        return stepsUp(now.driesMl(today, today.plusMonths(1)));
-    }
-
-    static double stepsUp(double ml) {
-        return STEP_ML * Math.ceil(Math.max(0, ml) / STEP_ML);
+        return SealantDose.roundedUpMl(now.driesMl(today, today.plusMonths(1)));
     }
 }

@@ -55,20 +55,20 @@ class MattersTest {
         return begin < 0 ? "" : page.substring(begin, page.indexOf("</section>", begin));
     }
 
+    /** At ten in the morning of that day; today it is now, since ten may be still to come. */
     private void filled(int daysAgo) {
         String path = "/wheels/" + wheel + "/sealant";
-        assertThat(rider.post(
-                                path,
-                                path + "/fillings",
-                                Map.of(
-                                        "entry",
-                                        UUID.randomUUID().toString(),
-                                        "volume",
-                                        "95",
-                                        "filledAt",
-                                        TODAY.minusDays(daysAgo) + "T10:00"))
-                        .statusCode())
-                .isEqualTo(302);
+        String at = daysAgo == 0 ? "" : TODAY.minusDays(daysAgo) + "T10:00";
+        assertThat(post(
+                        path,
+                        path + "/fillings",
+                        "entry",
+                        UUID.randomUUID().toString(),
+                        "volume",
+                        "95",
+                        "filledAt",
+                        at))
+                .startsWith("302");
     }
 
     private String matter(String reason) {

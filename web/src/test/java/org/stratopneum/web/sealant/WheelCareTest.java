@@ -61,9 +61,13 @@ class WheelCareTest {
         return answer.statusCode() + answer.body();
     }
 
+    /** At ten in the morning of that day; today it is now, since ten may be still to come. */
     private void filled(String ml, int daysAgo, String... more) {
-        Map<String, String> fields = new HashMap<>(Map.of(
-                "entry", UUID.randomUUID().toString(), "volume", ml, "filledAt", TODAY.minusDays(daysAgo) + "T10:00"));
+        Map<String, String> fields =
+                new HashMap<>(Map.of("entry", UUID.randomUUID().toString(), "volume", ml));
+        if (daysAgo > 0) {
+            fields.put("filledAt", TODAY.minusDays(daysAgo) + "T10:00");
+        }
         for (int i = 0; i < more.length; i += 2) {
             fields.put(more[i], more[i + 1]);
         }
