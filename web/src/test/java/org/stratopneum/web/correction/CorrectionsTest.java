@@ -48,7 +48,10 @@ class CorrectionsTest {
         assertThat(page).contains("last 19.0 psi", "corrected").doesNotContain("read 91.0 psi");
 
         assertThat(rider.get(form).body()).contains("has taken the place of this entry already");
-        assertThat(rider.post("/garage", form, Map.of("at", TODAY + "T07:00", "value", "20", "unit", "PSI"))
+        assertThat(rider.post(
+                                "/garage",
+                                form,
+                                Map.of("at", TODAY.minusDays(1) + "T07:00", "value", "20", "unit", "PSI"))
                         .statusCode())
                 .isEqualTo(409);
         assertThat(rider.get(wheel).body()).contains("last 19.0 psi");
