@@ -3,6 +3,8 @@ package org.stratopneum.core.diagnosis;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import org.stratopneum.core.job.Job;
 
 /** Why a wheel loses air. */
 public enum Cause {
@@ -32,6 +34,11 @@ public enum Cause {
 
     private final AirSystem system;
 
+    /** What must hold the air for it. */
+    public AirSystem system() {
+        return system;
+    }
+
     Cause(AirSystem system) {
         this.system = system;
     }
@@ -43,6 +50,30 @@ public enum Cause {
     /** Its name in the table, such as "tread-hole". */
     public String code() {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** The cards that mend it, the usual one first; none where there is nothing to mend, or nothing that a rider mends. */
+    public List<Job> jobs() {
+        return switch (this) {
+            case NORMAL, RIM_CRACK -> List.of();
+            case NEW_SETTLING, SIDEWALL -> List.of(Job.SETTLE);
+            case SEALANT_LOW -> List.of(Job.REFRESH_THROUGH_VALVE, Job.REFRESH_AT_BEAD, Job.RENEW_SEALANT);
+            case CORE, VALVE_BASE -> List.of(Job.SERVICE_VALVE);
+            case BEAD -> List.of(Job.MEND_BEAD);
+            case TAPE -> List.of(Job.RETAPE);
+            case TREAD_HOLE -> List.of(Job.PLUG_AND_PATCH);
+            case CUT -> List.of(Job.PLUG_AND_PATCH, Job.SEW_FLANK, Job.BOOT);
+            case RIM_DENT -> List.of(Job.RIM_DENT);
+            case TUBE_OBJECT, TUBE_PINCH -> List.of(Job.PATCH_TUBE, Job.SWAP_TUBE);
+            case TUBE_RIMSIDE, TUBE_VALVE -> List.of(Job.SWAP_TUBE);
+        };
+    }
+
+    /** The cause of this name in the table; empty where there is none. */
+    public static Optional<Cause> coded(String code) {
+        return Arrays.stream(values())
+                .filter(cause -> cause.code().equals(code))
+                .findFirst();
     }
 
     /** This cause with those that look alike and are first mended alike. */

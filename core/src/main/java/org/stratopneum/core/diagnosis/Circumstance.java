@@ -17,13 +17,16 @@ public enum Circumstance {
     CO2,
     CASING_NOT_TUBELESS,
     INSERT,
+    /** The rim seals without tape. */
+    BED_SEALED,
     /** A new tape, or an old strip, under a tube. */
     NEW_TAPE,
     RATE_NORMAL,
     RATE_LEAK,
     RATE_FAST;
 
-    String code() {
+    /** Its name in the table, such as "ridden-low". */
+    public String code() {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

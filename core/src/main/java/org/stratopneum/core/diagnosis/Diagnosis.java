@@ -205,6 +205,63 @@ public record Diagnosis(
         return gain;
     }
 
+    /** From so much on a reason is worth telling, and down to its inverse (ratio; our judgement). */
+    private static final double WORTH_TELLING = 1.3;
+
+    /** What moves a cause, the strongest first. */
+    public List<Reason> reasons(Cause cause) {
+        List<Reason> reasons = new ArrayList<>();
+        for (Circumstance circumstance : known) {
+            reasons.add(
+                    new Reason(Reason.Kind.KNOWN, circumstance.code(), null, model.times(circumstance, cause, known)));
+        }
+        findings.forEach(
+                (check, answer) -> reasons.add(new Reason(Reason.Kind.SEEN, check, answer, speaksFor(cause, check))));
+        if (failedFixes.contains(cause)) {
+            reasons.add(new Reason(Reason.Kind.MENDED, cause.code(), null, LEFT_AFTER_A_FIX));
+        }
+        return reasons.stream()
+                .filter(reason -> strength(reason) >= Math.log(WORTH_TELLING))
+                .sorted(Comparator.comparingDouble(Diagnosis::strength).reversed())
+                .toList();
+    }
+
+    private static double strength(Reason reason) {
+        return Math.abs(Math.log(reason.times()));
+    }
+
+    /**
+     * What an answer would mean.
+     *
+     * @param expected how likely it is (ratio)
+     * @param leading the cause that would lead then, {@code likely} how likely it would be (ratio)
+     */
+    public record Prospect(String answer, double expected, Cause leading, double likely) {}
+
+    /** What each answer to a check would mean. */
+    public List<Prospect> prospects(Check check) {
+        Belief belief = belief();
+        return check.answers().stream()
+                .map(answer -> {
+                    Belief after = belief.after(check, answer);
+                    Cause leading = after.leading();
+                    return new Prospect(answer, belief.expects(check, answer), leading, after.of(leading));
+                })
+                .toList();
+    }
+
+    /** What making a check first saves until it holds, all in all (min). */
+    public double saves(Check check) {
+        Belief belief = belief();
+        return minutesOfMending(belief) - minutesWith(check, belief);
+    }
+
+    /** Whether a cause can be named: it is as good as sure, together with those that look alike. */
+    public boolean named() {
+        Belief belief = belief();
+        return belief.ofAlike(belief.leading()) >= SURE;
+    }
+
     /** How a finding speaks: how many times likelier it is under {@code cause} than under all others together (ratio). */
     public double speaksFor(Cause cause, String check) {
         Check made = model.check(check);

@@ -3,6 +3,7 @@ package org.stratopneum.core.diagnosis;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -116,11 +117,42 @@ public final class LeakModel {
         return changed(likelihood -> likelihood * (1 - SHAKEN + 2 * SHAKEN * random.nextDouble()));
     }
 
-    private LeakModel changed(DoubleUnaryOperator change) {
-        LeakModel other = new LeakModel(causes.get(0) == Cause.NORMAL ? AirSystem.TUBELESS : AirSystem.TUBE);
+    /** So many leaks of its own is the table's prior worth (Dirichlet; our judgement: a rider's own are few). */
+    private static final double TABLE_COUNTS = 20;
+
+    /**
+     * The same with the prior of a rider whose own leaks are known: (20 p + n) / (20 + sum of n).
+     *
+     * @param confirmed how often each cause was confirmed; causes of the other system are left out
+     */
+    public LeakModel withOwn(Map<Cause, Integer> confirmed) {
+        LeakModel own = like();
+        own.checks.addAll(checks);
+        double all = causes.stream()
+                .mapToInt(cause -> confirmed.getOrDefault(cause, 0))
+                .sum();
+        double table = prior.values().stream().mapToDouble(Double::doubleValue).sum();
+        prior.forEach((cause, share) -> own.prior.put(
+                cause, (TABLE_COUNTS * share / table + confirmed.getOrDefault(cause, 0)) / (TABLE_COUNTS + all)));
+        return own;
+    }
+
+    /** What holds the air. */
+    public AirSystem system() {
+        return causes.get(0) == Cause.NORMAL ? AirSystem.TUBELESS : AirSystem.TUBE;
+    }
+
+    /** The same without its checks. */
+    private LeakModel like() {
+        LeakModel other = new LeakModel(system());
         other.prior.putAll(prior);
         other.fixMinutes.putAll(fixMinutes);
         other.known.putAll(known);
+        return other;
+    }
+
+    private LeakModel changed(DoubleUnaryOperator change) {
+        LeakModel other = like();
         for (Check check : checks) {
             Map<Cause, List<Double>> likelihood = new EnumMap<>(Cause.class);
             check.likelihood().forEach((cause, row) -> {
@@ -174,5 +206,16 @@ public final class LeakModel {
             }
         }
         return new Belief(causes, weight);
+    }
+
+    /** How many times a circumstance raises the odds of a cause, the others being known too (ratio). */
+    double times(Circumstance circumstance, Cause cause, Set<Circumstance> all) {
+        Set<Circumstance> without = EnumSet.copyOf(all);
+        without.remove(circumstance);
+        return odds(prior(all).of(cause)) / odds(prior(without).of(cause));
+    }
+
+    private static double odds(double probability) {
+        return probability / (1 - probability);
     }
 }

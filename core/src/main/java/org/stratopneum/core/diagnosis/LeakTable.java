@@ -34,6 +34,8 @@ final class LeakTable {
             known co2 normal 4
             known casing-not-tubeless sidewall 4
             known insert valve-base 1.5
+            # no hole lies under a sealed bed, but for the valve's
+            known bed-sealed tape .05
             known rate-normal normal 6 new-settling 2 tape .5 cut .3
             known rate-leak normal .1
             known rate-fast normal .01 new-settling .1 sealant-low .4 tape 2 cut 4 tread-hole 1.5 core 1.2

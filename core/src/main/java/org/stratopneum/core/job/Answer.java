@@ -38,5 +38,11 @@ public enum Answer {
     WITH_CARTRIDGE,
     NOTHING_FOUND,
     OBJECT_FOUND,
-    CUT_FOUND
+    CUT_FOUND,
+    SMALL,
+    TOO_LARGE,
+    WEEPS,
+    OUTSIDE,
+    RIM_SIDE,
+    TWO_SLITS
 }

@@ -60,7 +60,8 @@ final class CareJobs {
                 SeatSteps.evenLine(),
                 measure("reseated-pressure", Measured.PRESSURE_SET),
                 reached(Milestone.PRESSURE_SET),
-                ask("valve-quiet", on(Answer.QUIET), on(Answer.AT_THE_VALVE, act("nut-by-hand"))));
+                ask("valve-quiet", on(Answer.QUIET), on(Answer.AT_THE_VALVE, act("nut-by-hand"))),
+                MendJobs.testedWhereItIs());
     }
 
     private static Part wholeValve() {

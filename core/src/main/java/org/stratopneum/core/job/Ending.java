@@ -32,7 +32,11 @@ public enum Ending {
     /** The core does not come out: nothing goes through this valve. */
     CORE_FIXED,
     /** A tube holds the air. */
-    TUBE_INSIDE;
+    TUBE_INSIDE,
+    /** What there is of liquid does not reach the place. */
+    TOP_UP_FIRST,
+    /** More than a rider mends. */
+    TO_A_MECHANIC;
 
     /** Whether the job came to what it was begun for. */
     public boolean isDone() {
@@ -45,12 +49,12 @@ public enum Ending {
                 switch (this) {
                     case TAPE_WRONG, AIR_IN_THE_RIM -> Job.TAPE_RIM;
                     case VALVE_STUCK -> Job.SERVICE_VALVE;
-                    case INSERT_INSIDE -> Job.REFRESH_THROUGH_VALVE;
+                    case INSERT_INSIDE, TOP_UP_FIRST -> Job.REFRESH_THROUGH_VALVE;
                     case CORE_FIXED -> Job.REFRESH_AT_BEAD;
                     case RENEW_INSTEAD -> Job.RENEW_SEALANT;
                     case TUBE_INSIDE -> Job.SEALANT_IN_TUBE;
                     case BEAD_STUCK -> Job.STUBBORN_TIRE;
-                    case NEW_VALVE -> Job.FIT_TUBE;
+                    case NEW_VALVE -> Job.SWAP_TUBE;
                     case DOES_NOT_SEAT -> Job.SEAT;
                     default -> null;
                 });

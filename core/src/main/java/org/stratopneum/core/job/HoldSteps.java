@@ -21,6 +21,11 @@ final class HoldSteps {
         return test(again);
     }
 
+    /** The same with a tube, which nothing is shaken in. */
+    static Part holdTube() {
+        return test(all(act("tube-nearly"), test(end(Ending.LEAKS)).under("again.")));
+    }
+
     private static Part test(Part whenNearly) {
         return all(
                 act("inflate-to-hold").caution(Caution.CEILING).with(Amount.SEATING, Amount.CEILING),

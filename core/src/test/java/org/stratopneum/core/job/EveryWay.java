@@ -135,7 +135,10 @@ final class EveryWay {
             }
         });
         return List.of(
-                walk.open().map(Object.class::cast).orElse(walk.ending()), walk.rest(), still, remembered.apply(walk));
+                walk.open().map(this::nameOf).orElse(walk.ending()),
+                walk.rest().stream().map(this::nameOf).toList(),
+                still,
+                remembered.apply(walk));
     }
 
     private static Set<Condition> askedBy(Part part) {
