@@ -12,6 +12,8 @@ public enum DueReason {
     SETTLING(Needs.BEFORE_RIDING),
     /** A wheel that leaks as much as is still normal would have left the window by then. */
     PRESSURE_LOOK(Needs.BEFORE_RIDING),
+    /** It loses air as only a leak does, or faster than before: find out why. */
+    LEAK(Needs.BEFORE_RIDING),
     /** The sealant may be too little by then, once in ten: look inside. */
     SEALANT_LOOK(Needs.SOME_TIME),
     /** The sealant is too little by then, more likely than not, or its day has come. */
@@ -51,10 +53,10 @@ public enum DueReason {
         return needs;
     }
 
-    /** Whether its day moves a little with the weather, though nothing was noted. */
+    /** Whether its day moves a little with the weather, or with the next reading. */
     public boolean drifts() {
         return switch (this) {
-            case SEALANT_LOOK, SEALANT_REFRESH, CORE_SERVICE -> true;
+            case SEALANT_LOOK, SEALANT_REFRESH, CORE_SERVICE, LEAK -> true;
             default -> false;
         };
     }

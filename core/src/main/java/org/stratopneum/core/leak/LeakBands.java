@@ -30,7 +30,7 @@ public record LeakBands(double slow, double leak, double fast) {
     }
 
     /** The ends of a class (ratio of the gauge pressure in a day); beyond the last there is no end. */
-    double from(LeakClass named) {
+    public double from(LeakClass named) {
         return switch (named) {
             case NORMAL, UNSURE -> Double.NEGATIVE_INFINITY;
             case SLOW -> slow;

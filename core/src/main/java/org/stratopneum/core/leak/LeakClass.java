@@ -16,5 +16,5 @@ public enum LeakClass {
     UNSURE;
 
     /** Those that a loss can be, mildest first. */
-    static final List<LeakClass> NAMED = List.of(NORMAL, SLOW, LEAK, FAST);
+    public static final List<LeakClass> NAMED = List.of(NORMAL, SLOW, LEAK, FAST);
 }

@@ -16,4 +16,13 @@ public record LeakReading(Instant at, GaugePressure pressure, Temperature temper
         Objects.requireNonNull(at, "at");
         Objects.requireNonNull(pressure, "pressure");
     }
+
+    /**
+     * What it would be at 20 C, at the height where it was read; as read where its temperature was not noted.
+     *
+     * @param heightM where it was read (m)
+     */
+    public GaugePressure at20(double heightM) {
+        return GaugePressure.kpa(PressureFall.at20(this, heightM));
+    }
 }

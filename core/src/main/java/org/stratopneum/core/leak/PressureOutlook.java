@@ -2,10 +2,10 @@ package org.stratopneum.core.leak;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.IntStream;
 import org.stratopneum.core.quantity.GaugePressure;
 
 /**
@@ -46,7 +46,7 @@ public record PressureOutlook(
         if (kpa <= 0) {
             return Optional.empty();
         }
-        List<List<LeakReading>> spans = spans(turns);
+        List<List<LeakReading>> spans = Turn.spans(turns);
         double weight = 0;
         double sum = 0;
         Instant since = null;
@@ -68,18 +68,6 @@ public record PressureOutlook(
                         ? new PressureOutlook(kpa, anchorSigma, last.at(), null, 0, null, null)
                         : new PressureOutlook(
                                 kpa, anchorSigma, last.at(), sum / weight, 1 / Math.sqrt(weight), since, alone));
-    }
-
-    /** Readings between two inflations, oldest span first; the one before an inflation ends its span. */
-    private static List<List<LeakReading>> spans(List<Turn> turns) {
-        List<List<LeakReading>> spans = new ArrayList<>();
-        for (Turn turn : turns) {
-            if (turn.afterInflation() || spans.isEmpty()) {
-                spans.add(new ArrayList<>());
-            }
-            spans.get(spans.size() - 1).add(turn.reading());
-        }
-        return Collections.unmodifiableList(spans);
     }
 
     /** Share lost in a day (ratio); empty where nothing tells the rate. */
@@ -117,5 +105,63 @@ public record PressureOutlook(
     /** The last reading at 20 C. */
     public GaugePressure lastAt20() {
         return GaugePressure.kpa(anchor);
+    }
+
+    /** Nobody asks farther ahead (days). */
+    private static final int FAR_DAYS = 200;
+
+    /**
+     * When it falls below a pressure.
+     *
+     * @param earliest one time in ten it is below before this
+     * @param likely in the middle
+     * @param latest nine times in ten it is below by then, or null where that is farther off than two hundred days
+     */
+    public record Under(Instant earliest, Instant likely, Instant latest) {}
+
+    /**
+     * When it falls, or fell, below a pressure if it goes on like this, to the hour.
+     *
+     * @param floor that pressure, at 20 C
+     * @return empty where nothing tells the rate, or it is farther off than two hundred days
+     */
+    public Optional<Under> under(GaugePressure floor) {
+        Optional<Instant> likely = first(floor, PressureFall.Expected::likely);
+        return likely.map(middle -> new Under(
+                first(floor, PressureFall.Expected::low).orElse(middle),
+                middle,
+                first(floor, PressureFall.Expected::high).orElse(null)));
+    }
+
+    private Optional<Instant> first(GaugePressure floor, Function<PressureFall.Expected, GaugePressure> end) {
+        return perDay == null
+                ? Optional.empty()
+                : IntStream.rangeClosed(0, FAR_DAYS * HOURS)
+                        .mapToObj(hour -> at.plus(Duration.ofHours(hour)))
+                        .filter(moment -> expectedAt(moment)
+                                .map(end)
+                                .filter(pressure -> pressure.isBelow(floor))
+                                .isPresent())
+                        .findFirst();
+    }
+
+    private static final int HOURS = 24;
+
+    /**
+     * What to set, so that so much is in it later, at one temperature; empty where nothing tells the rate.
+     *
+     * @param wanted at the end
+     * @param stands until then
+     */
+    public Optional<PressureFall.Expected> toSet(GaugePressure wanted, Duration stands) {
+        if (perDay == null) {
+            return Optional.empty();
+        }
+        double days = stands.toMillis() / MILLIS_PER_DAY;
+        double doubt = Z80 * days * sigma;
+        return Optional.of(new PressureFall.Expected(
+                GaugePressure.kpa(wanted.kpa() * Math.exp(perDay * days)),
+                GaugePressure.kpa(wanted.kpa() * Math.exp(perDay * days - doubt)),
+                GaugePressure.kpa(wanted.kpa() * Math.exp(perDay * days + doubt))));
     }
 }

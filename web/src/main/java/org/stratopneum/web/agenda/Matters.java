@@ -158,6 +158,7 @@ class Matters {
     static String path(DueItem item) {
         String wheel = "/wheels/" + item.wheelId();
         return switch (item.reason()) {
+            case LEAK -> wheel + "/pace";
             case SEALANT_LOOK -> wheel + "/sealant#dip";
             case SEALANT_REFRESH, SEALANT_TOP_UP -> wheel + "/sealant#fill";
             case SEALANT_RENEW -> wheel + "/cards/new?job=RENEW_SEALANT";

@@ -25,6 +25,7 @@ import org.stratopneum.web.cards.OpenCards;
 import org.stratopneum.web.care.Care;
 import org.stratopneum.web.care.Cared;
 import org.stratopneum.web.logbook.LogDetail.CareDone;
+import org.stratopneum.web.pace.Paces;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.sealant.SealantDues;
 import org.stratopneum.web.sealant.SealantState;
@@ -37,8 +38,10 @@ public class WheelDues {
     private final SealantDues sealantDues;
     private final Care care;
     private final MarkMapper marks;
+    private final Paces paces;
 
-    WheelDues(OpenCards openCards, SealantDues sealantDues, Care care, MarkMapper marks) {
+    WheelDues(OpenCards openCards, SealantDues sealantDues, Care care, MarkMapper marks, Paces paces) {
+        this.paces = paces;
         this.openCards = openCards;
         this.sealantDues = sealantDues;
         this.care = care;
@@ -55,11 +58,13 @@ public class WheelDues {
      *
      * @param cards the open job cards
      * @param sealant the liquid in the tires, by wheel
+     * @param leaks what is to be looked for, by wheel
      * @param marks what was put off and skipped, by matter
      */
     public record Known(
             List<OpenCards.OpenCard> cards,
             Map<UUID, SealantState> sealant,
+            Map<UUID, DueItem> leaks,
             Cared cared,
             Map<String, Mark> marks,
             Rider rider,
@@ -102,6 +107,10 @@ public class WheelDues {
                 items.addAll(PressureLooks.of(state(wheel, tire, window)));
                 prevention(wheel, tire).ifPresent(items::add);
             });
+            DueItem leak = leaks.get(wheel.wheelId());
+            if (leak != null) {
+                items.add(leak);
+            }
             SealantState liquid = sealant.get(wheel.wheelId());
             if (liquid != null) {
                 items.addAll(liquid.due());
@@ -139,6 +148,7 @@ public class WheelDues {
         return new Known(
                 openCards.all(),
                 sealantDues.of(bikes, cared, rider, now),
+                paces.due(bikes, rider, now),
                 cared,
                 marks.all().stream().collect(Collectors.toMap(Mark::matter, Function.identity())),
                 rider,

@@ -39,6 +39,15 @@ public class Outlooks {
         if (wheel.tire().isEmpty()) {
             return Optional.empty();
         }
+        return PressureOutlook.of(turns(wheel, rows), heightM);
+    }
+
+    /**
+     * What the gauge showed since the tire that is on went on, by the reference, oldest first.
+     *
+     * @param rows readings of the wheel, newest first, struck ones included
+     */
+    public List<Turn> turns(WheelStanding wheel, List<LogRow> rows) {
         List<Turn> turns = new ArrayList<>();
         rows.stream()
                 .filter(row -> !row.struck()
@@ -46,7 +55,7 @@ public class Outlooks {
                 .map(this::turn)
                 .forEach(turns::add);
         Collections.reverse(turns);
-        return PressureOutlook.of(turns, heightM);
+        return turns;
     }
 
     private Turn turn(LogRow row) {

@@ -22,9 +22,16 @@ import org.stratopneum.web.wording.Numbers;
  *
  * @param falls SVG path of the lines between readings
  * @param windowTop upper edge of the window, or null where there is none
+ * @param curves SVG paths of what was fitted through the readings
  */
 public record ReadingsChart(
-        List<Mark> marks, List<Tick> days, List<Tick> pressures, String falls, Double windowTop, Double windowBottom) {
+        List<Mark> marks,
+        List<Tick> days,
+        List<Tick> pressures,
+        String falls,
+        Double windowTop,
+        Double windowBottom,
+        List<String> curves) {
 
     public static final double WIDTH = 640;
     public static final double HEIGHT = 240;
@@ -48,11 +55,24 @@ public record ReadingsChart(
      */
     public static ReadingsChart of(
             List<Reading> readings, PressureWindow window, PressureUnit unit, ZoneId zone, Instant now) {
+        return of(readings, List.of(), window, unit, zone, now);
+    }
+
+    /** @param curves what was fitted, as points from left to right; a path for each */
+    public static ReadingsChart of(
+            List<Reading> readings,
+            List<List<Reading>> curves,
+            PressureWindow window,
+            PressureUnit unit,
+            ZoneId zone,
+            Instant now) {
         if (readings.isEmpty()) {
             throw new IllegalArgumentException("a chart needs a reading");
         }
         Scale time = times(readings, now, zone);
-        Scale pressure = pressures(readings, window, unit);
+        List<Reading> all = Stream.concat(readings.stream(), curves.stream().flatMap(List::stream))
+                .toList();
+        Scale pressure = pressures(all, window, unit);
         List<Mark> marks = readings.stream()
                 .map(reading -> new Mark(
                         time.at(reading.at().toEpochMilli()),
@@ -65,7 +85,21 @@ public record ReadingsChart(
                 pressureTicks(pressure),
                 falls(marks),
                 window == null ? null : HEIGHT - pressure.at(window.high().in(unit)),
-                window == null ? null : HEIGHT - pressure.at(window.low().in(unit)));
+                window == null ? null : HEIGHT - pressure.at(window.low().in(unit)),
+                curves.stream().map(curve -> path(curve, time, pressure, unit)).toList());
+    }
+
+    private static String path(List<Reading> points, Scale time, Scale pressure, PressureUnit unit) {
+        StringBuilder path = new StringBuilder();
+        for (Reading point : points) {
+            path.append(String.format(
+                    Locale.ROOT,
+                    "%s%.1f %.1f",
+                    path.isEmpty() ? "M" : "L",
+                    time.at(point.at().toEpochMilli()),
+                    HEIGHT - pressure.at(point.pressure().in(unit))));
+        }
+        return path.toString();
     }
 
     /** From one number to another along a length. */

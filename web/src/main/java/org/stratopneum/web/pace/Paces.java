@@ -1,0 +1,93 @@
+package org.stratopneum.web.pace;
+
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.agenda.DueItem;
+import org.stratopneum.core.agenda.LeakLooks;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Outlooks;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.logbook.LogKind;
+import org.stratopneum.web.logbook.LogRow;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Rider;
+
+/** Reads the pace of wheels from the log. */
+@Service
+public class Paces {
+
+    /** A pace that nobody read for longer is news no more (days). */
+    private static final int RECENT_DAYS = 60;
+
+    private final Logbook logbook;
+    private final Outlooks outlooks;
+
+    Paces(Logbook logbook, Outlooks outlooks) {
+        this.logbook = logbook;
+        this.outlooks = outlooks;
+    }
+
+    /**
+     * Empty without a tire.
+     *
+     * @param rows readings of the wheel, newest first, struck ones included
+     */
+    public Optional<WheelPace> of(BikeStanding bike, WheelStanding wheel, List<LogRow> rows, Instant now) {
+        return wheel.tire().isEmpty()
+                ? Optional.empty()
+                : Optional.of(WheelPace.of(wheel, outlooks.turns(wheel, rows), heightM(bike), now));
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<WheelPace> of(BikeStanding bike, WheelStanding wheel) {
+        List<LogRow> rows = logbook.ofWheel(wheel.wheelId(), LogKind.READINGS, Outlooks.READINGS);
+        return of(bike, wheel, rows, logbook.now());
+    }
+
+    static double heightM(BikeStanding bike) {
+        return bike.home() == null ? 0 : bike.home().heightM();
+    }
+
+    /** The leaks that are to be looked for, by wheel; the log is asked once. */
+    @Transactional(readOnly = true)
+    public Map<UUID, DueItem> due(List<BikeStanding> bikes, Rider rider, Instant now) {
+        Map<UUID, List<LogRow>> rows = logbook
+                .current(
+                        LogKind.READINGS,
+                        bikes.stream()
+                                .flatMap(Paces::wheels)
+                                .map(WheelStanding::wheelId)
+                                .toList(),
+                        now.minus(RECENT_DAYS, ChronoUnit.DAYS))
+                .stream()
+                .collect(Collectors.groupingBy(LogRow::wheelId));
+        Map<UUID, DueItem> due = new HashMap<>();
+        for (BikeStanding bike : bikes) {
+            wheels(bike)
+                    .forEach(wheel -> leak(bike, wheel, rows.getOrDefault(wheel.wheelId(), List.of()), rider, now)
+                            .ifPresent(item -> due.put(wheel.wheelId(), item)));
+        }
+        return due;
+    }
+
+    private static Stream<WheelStanding> wheels(BikeStanding bike) {
+        return Stream.of(WheelPosition.values()).map(bike::wheel).flatMap(Optional::stream);
+    }
+
+    private Optional<DueItem> leak(
+            BikeStanding bike, WheelStanding wheel, List<LogRow> rows, Rider rider, Instant now) {
+        return of(bike, wheel, rows, now)
+                .flatMap(WheelPace::rate)
+                .flatMap(rate -> LeakLooks.of(wheel.wheelId(), rate, rider.zoneId()));
+    }
+}

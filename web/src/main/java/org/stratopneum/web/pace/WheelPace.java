@@ -1,0 +1,37 @@
+package org.stratopneum.web.pace;
+
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import org.stratopneum.core.agenda.PressureLooks;
+import org.stratopneum.core.leak.LeakBands;
+import org.stratopneum.core.leak.LeakRate;
+import org.stratopneum.core.leak.Turn;
+import org.stratopneum.web.bikes.WheelStanding;
+
+/**
+ * What the readings of a wheel tell of its pace.
+ *
+ * @param turns since the tire went on, oldest first
+ * @param bands what a loss is called on this wheel now
+ * @param heightM where it is read (m)
+ * @param rate since the last inflation; empty while nothing tells one
+ */
+public record WheelPace(List<Turn> turns, LeakBands bands, double heightM, Optional<LeakRate> rate) {
+
+    /** @param wheel with a tire on it */
+    static WheelPace of(WheelStanding wheel, List<Turn> turns, double heightM, Instant now) {
+        WheelStanding.Tire tire = wheel.tire().orElseThrow();
+        LeakBands bands = LeakBands.of(tire.fitted().setup(), isNew(wheel, now));
+        return new WheelPace(turns, bands, heightM, LeakRate.of(turns, bands, heightM));
+    }
+
+    /** Whether a tubeless tire is in its first fortnight on the wheel. */
+    public static boolean isNew(WheelStanding wheel, Instant now) {
+        return !wheel.tubed()
+                && wheel.tire()
+                        .filter(tire -> ChronoUnit.DAYS.between(tire.since(), now) < PressureLooks.SETTLING_DAYS)
+                        .isPresent();
+    }
+}
