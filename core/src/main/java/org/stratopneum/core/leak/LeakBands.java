@@ -38,4 +38,15 @@ public record LeakBands(double slow, double leak, double fast) {
             case FAST -> fast;
         };
     }
+
+    /** What a loss is called that somebody is sure of (ratio of the gauge pressure in a day). */
+    public LeakClass named(double lossPerDay) {
+        if (lossPerDay > fast) {
+            return LeakClass.FAST;
+        }
+        if (lossPerDay > leak) {
+            return LeakClass.LEAK;
+        }
+        return lossPerDay > slow ? LeakClass.SLOW : LeakClass.NORMAL;
+    }
 }

@@ -95,4 +95,68 @@ class PaceChangeTest {
                 .isEmpty();
         assertThat(PaceChange.in(List.of(), HEIGHT_M)).isEmpty();
     }
+
+    /** Pumped every {@code every} days and read before and after it; the pace as in {@link #daily}. */
+    private static List<List<LeakReading>> pumped(
+            int spans, int every, int day, double before, double now, Random random) {
+        List<List<LeakReading>> read = new ArrayList<>();
+        for (int i = 0; i < spans; i++) {
+            int from = i * every;
+            double log = Math.log1p(-before) * (Math.min(from + every, day) - Math.min(from, day))
+                    + Math.log1p(-now) * (Math.max(from + every, day) - Math.max(from, day));
+            read.add(List.of(noisy(from, 180, random), noisy(from + every - 0.01, 180 * Math.exp(log), random)));
+        }
+        return read;
+    }
+
+    private static LeakReading noisy(double day, double kpa, Random random) {
+        return new LeakReading(
+                START.plus(Duration.ofMinutes(Math.round(24 * 60 * day))),
+                GaugePressure.kpa(kpa + WeightedLine.sigma(kpa, true) * random.nextGaussian()),
+                Temperature.celsius(20));
+    }
+
+    @Test
+    void aChangeOverInflationsIsToldWithBothPacesAndAboutTheDay() {
+        PaceChange change = PaceChange.between(pumped(10, 4, 20, 0.015, 0.05, NO_NOISE), HEIGHT_M)
+                .orElseThrow();
+        assertThat(change.before()).isCloseTo(0.015, within(0.003));
+        assertThat(change.now()).isCloseTo(0.05, within(0.003));
+        assertThat(Duration.between(START.plus(Duration.ofDays(20)), change.since())
+                        .abs())
+                .isLessThanOrEqualTo(Duration.ofDays(2));
+    }
+
+    /** The same measure as for a wheel that nobody pumps (handbook, page 6): 2 % in ten days of looking. */
+    @Test
+    void hardlyASteadyWheelIsCalledOverInflations() {
+        Random random = new Random(406);
+        int wheels = 400;
+        int called = 0;
+        for (int wheel = 0; wheel < wheels; wheel++) {
+            double pace = 0.005 + 0.03 * random.nextDouble();
+            List<List<LeakReading>> spans = pumped(10, 4, 0, pace, pace, random);
+            boolean cried = false;
+            for (int seen = 7; seen <= spans.size(); seen++) {
+                cried |= PaceChange.between(spans.subList(0, seen), HEIGHT_M).isPresent();
+            }
+            called += cried ? 1 : 0;
+        }
+        assertThat((double) called / wheels).isLessThanOrEqualTo(0.025);
+    }
+
+    /** Ten days of 5 instead of 1.5 % a day, with a reading before and after each pumping. */
+    @Test
+    void aSlowLeakThatBeginsIsSeenOverInflations() {
+        Random random = new Random(507);
+        int wheels = 200;
+        int seen = 0;
+        for (int wheel = 0; wheel < wheels; wheel++) {
+            seen += PaceChange.between(pumped(9, 4, 20, 0.015, 0.05, random), HEIGHT_M)
+                            .isPresent()
+                    ? 1
+                    : 0;
+        }
+        assertThat((double) seen / wheels).isGreaterThan(0.9);
+    }
 }

@@ -1,9 +1,11 @@
 package org.stratopneum.web.bikes;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.leak.LeakReading;
@@ -52,6 +54,24 @@ public class Outlooks {
         rows.stream()
                 .filter(row -> !row.struck()
                         && !row.happenedAt().isBefore(wheel.tire().get().since()))
+                .map(this::turn)
+                .forEach(turns::add);
+        Collections.reverse(turns);
+        return turns;
+    }
+
+    /**
+     * The same as long as the tire that is on has been on this wheel, also where it came off between.
+     *
+     * @param since nothing older than this
+     */
+    public List<Turn> turnsOfTire(WheelStanding wheel, List<LogRow> rows, Instant since) {
+        UUID tire = wheel.tire().map(WheelStanding.Tire::id).orElseThrow();
+        List<Turn> turns = new ArrayList<>();
+        rows.stream()
+                .filter(row -> !row.struck()
+                        && tire.equals(row.tireId())
+                        && !row.happenedAt().isBefore(since))
                 .map(this::turn)
                 .forEach(turns::add);
         Collections.reverse(turns);

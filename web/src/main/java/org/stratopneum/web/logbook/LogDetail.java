@@ -29,6 +29,7 @@ public sealed interface LogDetail
                 LogDetail.WarningAccepted,
                 LogDetail.OwnPressure,
                 LogDetail.DiallingReset,
+                LeakFound,
                 Ridden {
 
     LogKind kind();

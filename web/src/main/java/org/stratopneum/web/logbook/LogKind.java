@@ -21,7 +21,8 @@ public enum LogKind {
     SEALANT_DIPPED(LogDetail.SealantDipped.class),
     SEALANT_HEARD(LogDetail.SealantHeard.class),
     PUNCTURE_SEALED(LogDetail.PunctureSealed.class),
-    CARE_DONE(LogDetail.CareDone.class);
+    CARE_DONE(LogDetail.CareDone.class),
+    LEAK_FOUND(LeakFound.class);
 
     /** Whatever a gauge showed. */
     public static final List<LogKind> READINGS = List.of(PRESSURE_READ, HOLD_STARTED, HOLD_ENDED);
@@ -49,6 +50,7 @@ public enum LogKind {
             PUNCTURE_SEALED,
             JOB_ENDED,
             CARE_DONE,
+            LEAK_FOUND,
             WARNING_ACCEPTED);
 
     private final Class<? extends LogDetail> detail;

@@ -8,6 +8,7 @@ import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.Numbers;
 import org.stratopneum.web.wording.PressureText;
 import org.stratopneum.web.wording.QuantityText;
 import org.stratopneum.web.wording.Wording;
@@ -118,6 +119,11 @@ public class LogWording {
         }
         if (detail instanceof LogDetail.JobEnded ended) {
             return wording.text("log.job", wording.of("job", ended.job()), wording.of("ending", ended.ending()));
+        }
+        if (detail instanceof LeakFound found) {
+            return found.hour() == null
+                    ? wording.text("log.leak", wording.of("cause", found.cause()))
+                    : wording.text("log.leak.at", wording.of("cause", found.cause()), Numbers.upTo(found.hour(), 1));
         }
         if (detail instanceof LogDetail.WarningAccepted accepted) {
             return wording.text("log.accepted", wording.text("accepted." + accepted.code()), accepted.note());

@@ -115,8 +115,7 @@ class PaceDesk {
                 pace.flatMap(WheelPace::rate)
                         .map(rate -> words.rate(rate, pace.get(), told, wheel, rider))
                         .orElse(null),
-                pace.flatMap(WheelPace::rate)
-                        .map(rate -> rate.change())
+                pace.flatMap(WheelPace::change)
                         .map(change -> change(change, bike, id, rider))
                         .orElse(null),
                 pace.flatMap(found -> rise(found, rows, rider)).orElse(null),

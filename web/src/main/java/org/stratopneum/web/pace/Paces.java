@@ -45,7 +45,12 @@ public class Paces {
     public Optional<WheelPace> of(BikeStanding bike, WheelStanding wheel, List<LogRow> rows, Instant now) {
         return wheel.tire().isEmpty()
                 ? Optional.empty()
-                : Optional.of(WheelPace.of(wheel, outlooks.turns(wheel, rows), heightM(bike), now));
+                : Optional.of(WheelPace.of(
+                        wheel,
+                        outlooks.turns(wheel, rows),
+                        outlooks.turnsOfTire(wheel, rows, now.minus(RECENT_DAYS, ChronoUnit.DAYS)),
+                        heightM(bike),
+                        now));
     }
 
     @Transactional(readOnly = true)
@@ -87,7 +92,6 @@ public class Paces {
     private Optional<DueItem> leak(
             BikeStanding bike, WheelStanding wheel, List<LogRow> rows, Rider rider, Instant now) {
         return of(bike, wheel, rows, now)
-                .flatMap(WheelPace::rate)
-                .flatMap(rate -> LeakLooks.of(wheel.wheelId(), rate, rider.zoneId()));
+                .flatMap(pace -> LeakLooks.of(wheel.wheelId(), pace.rate(), pace.change(), rider.zoneId()));
     }
 }

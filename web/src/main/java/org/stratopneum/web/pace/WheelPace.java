@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.stratopneum.core.agenda.PressureLooks;
 import org.stratopneum.core.leak.LeakBands;
 import org.stratopneum.core.leak.LeakRate;
+import org.stratopneum.core.leak.PaceChange;
 import org.stratopneum.core.leak.Turn;
 import org.stratopneum.web.bikes.WheelStanding;
 
@@ -17,14 +18,22 @@ import org.stratopneum.web.bikes.WheelStanding;
  * @param bands what a loss is called on this wheel now
  * @param heightM where it is read (m)
  * @param rate since the last inflation; empty while nothing tells one
+ * @param change of pace in the last weeks, also over inflations, and where the tire came off between
  */
-public record WheelPace(List<Turn> turns, LeakBands bands, double heightM, Optional<LeakRate> rate) {
+public record WheelPace(
+        List<Turn> turns, LeakBands bands, double heightM, Optional<LeakRate> rate, Optional<PaceChange> change) {
 
-    /** @param wheel with a tire on it */
-    static WheelPace of(WheelStanding wheel, List<Turn> turns, double heightM, Instant now) {
+    /**
+     * @param wheel with a tire on it
+     * @param before the same with what was read before the tire came off last
+     */
+    static WheelPace of(WheelStanding wheel, List<Turn> turns, List<Turn> before, double heightM, Instant now) {
         WheelStanding.Tire tire = wheel.tire().orElseThrow();
         LeakBands bands = LeakBands.of(tire.fitted().setup(), isNew(wheel, now));
-        return new WheelPace(turns, bands, heightM, LeakRate.of(turns, bands, heightM));
+        Optional<LeakRate> rate = LeakRate.of(turns, bands, heightM);
+        Optional<PaceChange> change =
+                rate.map(LeakRate::change).or(() -> PaceChange.between(Turn.spans(before), heightM));
+        return new WheelPace(turns, bands, heightM, rate, change);
     }
 
     /** Whether a tubeless tire is in its first fortnight on the wheel. */

@@ -34,14 +34,6 @@ class WheelController {
         return "wheels/wheel";
     }
 
-    /** Where to look for a leak, until there is a desk for it. */
-    @GetMapping("/wheels/{id}/leak")
-    String leak(@PathVariable UUID id, Model model) {
-        model.addAttribute("id", id);
-        model.addAttribute("place", desk.place(id));
-        return "wheels/leak";
-    }
-
     /** Goes on knowing a warning; the note stays with the set-up. */
     @PostMapping("/wheels/{id}/accept")
     String accept(

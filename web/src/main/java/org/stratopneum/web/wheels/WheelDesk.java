@@ -148,12 +148,6 @@ class WheelDesk {
                 outcomes.of(written, struck, rider));
     }
 
-    /** @throws org.stratopneum.web.fault.NotThereException when this rider has no such wheel */
-    @Transactional(readOnly = true)
-    WheelPage.Place place(UUID id) {
-        return placeOf(garage.place(id), riders.self(), logbook.now());
-    }
-
     private static List<LogRow> since(Instant fitted, List<LogRow> readings) {
         return readings.stream()
                 .filter(row -> !row.happenedAt().isBefore(fitted))

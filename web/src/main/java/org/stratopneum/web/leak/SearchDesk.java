@@ -1,0 +1,274 @@
+package org.stratopneum.web.leak;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.diagnosis.AirSystem;
+import org.stratopneum.core.diagnosis.Cause;
+import org.stratopneum.core.diagnosis.LeakModel;
+import org.stratopneum.core.job.Job;
+import org.stratopneum.core.job.Milestone;
+import org.stratopneum.web.agenda.Reminders;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.WheelPlace;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.logbook.LeakFound;
+import org.stratopneum.web.logbook.LogDetail;
+import org.stratopneum.web.logbook.LogEntry;
+import org.stratopneum.web.logbook.LogKind;
+import org.stratopneum.web.logbook.LogRow;
+import org.stratopneum.web.logbook.LogSubject;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.wording.ProblemWording;
+import org.stratopneum.web.wording.Wording;
+
+/** Searches for leaks on the wheels of the garage: begun, answered, left, gone on with, and ended in the log. */
+@Service
+class SearchDesk {
+
+    private static final int LATEST = 40;
+
+    private final Searches searches;
+    private final SearchPages pages;
+    private final SearchWording words;
+    private final WheelContexts contexts;
+    private final Garage garage;
+    private final Riders riders;
+    private final Logbook logbook;
+    private final Reminders reminders;
+    private final Wording wording;
+    private final ProblemWording problemWording;
+
+    SearchDesk(
+            Searches searches,
+            SearchPages pages,
+            SearchWording words,
+            WheelContexts contexts,
+            Garage garage,
+            Riders riders,
+            Logbook logbook,
+            Reminders reminders,
+            Wording wording,
+            ProblemWording problemWording) {
+        this.searches = searches;
+        this.pages = pages;
+        this.words = words;
+        this.contexts = contexts;
+        this.garage = garage;
+        this.riders = riders;
+        this.logbook = logbook;
+        this.reminders = reminders;
+        this.wording = wording;
+        this.problemWording = problemWording;
+    }
+
+    /** A wheel where it stands. */
+    private record Stand(WheelPlace place, BikeStanding bike, WheelStanding wheel) {
+        AirSystem system() {
+            return wheel.tubed() ? AirSystem.TUBE : AirSystem.TUBELESS;
+        }
+    }
+
+    private Stand stand(UUID wheelId) {
+        WheelPlace place = garage.place(wheelId);
+        BikeStanding bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
+        return new Stand(place, bike, bike.wheel(place.position()).orElseThrow());
+    }
+
+    private String title(Stand stand) {
+        return wording.text("search.title", wording.of("position", stand.place.position()), stand.place.bikeName());
+    }
+
+    /** The id of the search that stands open on a wheel. */
+    @Transactional(readOnly = true)
+    Optional<UUID> openOn(UUID wheelId) {
+        garage.place(wheelId);
+        return searches.openOn(wheelId);
+    }
+
+    /** @throws NotThereException when this rider has no such wheel */
+    @Transactional(readOnly = true)
+    StartPage start(UUID wheelId) {
+        Stand stand = stand(wheelId);
+        Rider rider = riders.self();
+        WheelContexts.Filled filled = contexts.of(stand.bike, stand.wheel, rider);
+        filled.fields().put("unit", rider.pressureUnit().name());
+        return page(stand, filled, new FormView(filled.fields(), Map.of()));
+    }
+
+    private StartPage page(Stand stand, WheelContexts.Filled filled, FormView form) {
+        return new StartPage(
+                stand.wheel.wheelId(),
+                title(stand),
+                stand.system(),
+                stand.wheel.tire().isPresent(),
+                filled.said(),
+                UUID.randomUUID(),
+                form);
+    }
+
+    /** What came of beginning: the search, or the page again. */
+    record Begun(UUID search, StartPage again) {}
+
+    /** @throws NotThereException when this rider has no such wheel, or it has no tire */
+    @Transactional
+    Begun begin(UUID wheelId, UUID newId, Map<String, String> typed) {
+        Stand stand = stand(wheelId);
+        if (stand.wheel.tire().isEmpty()) {
+            throw new NotThereException();
+        }
+        Rider rider = riders.self();
+        StartForm form = StartForm.of(typed, stand.system(), rider.pressureUnit());
+        if (form.search().isEmpty()) {
+            FormView view = new FormView(
+                    form.reader().typed(),
+                    problemWording.messages(form.reader().problems().list()));
+            return new Begun(null, page(stand, contexts.of(stand.bike, stand.wheel, rider), view));
+        }
+        return new Begun(searches.begin(newId, wheelId, form.search().get()), null);
+    }
+
+    /**
+     * @param check what the rider wants to look at instead, or null
+     * @param typed what the page was asked with
+     * @throws NotThereException when this rider has no such search
+     */
+    @Transactional(readOnly = true)
+    SearchPage page(UUID id, String check, Map<String, String> typed) {
+        Searches.Kept kept = searches.kept(id);
+        Stand stand = stand(kept.row().wheelId());
+        Rider rider = riders.self();
+        String path = "/searches/" + id;
+        Map<Cause, Integer> own = searches.own();
+        SearchPages.Asked asked = new SearchPages.Asked(
+                SearchWheel.of(stand.wheel),
+                title(stand),
+                new SearchPage.Acts("post", path + "/acts", path + "/spots", path, List.of()),
+                check,
+                typed,
+                end(kept, rider),
+                kept.ended() ? null : tested(kept, rider));
+        return pages.page(kept.search(), LeakModel.of(kept.search().system()).withOwn(own), !own.isEmpty(), asked);
+    }
+
+    private SearchPage.End end(Searches.Kept kept, Rider rider) {
+        if (!kept.ended()) {
+            return null;
+        }
+        String when = Age.moment(kept.row().endedAt(), rider.zoneId());
+        boolean reopens = searches.openOn(kept.row().wheelId()).isEmpty();
+        UUID found = kept.row().found();
+        String text = found == null
+                ? wording.text("search.given-up", when)
+                : wording.text(
+                        "search.found",
+                        words.cause(((LeakFound) logbook.detailOf(logbook.entry(found))).cause()),
+                        when);
+        return new SearchPage.End(text, found, reopens);
+    }
+
+    /** What a hold test on a card has said since the search was begun, or null. */
+    private String tested(Searches.Kept kept, Rider rider) {
+        return logbook.ofWheel(kept.row().wheelId(), List.of(LogKind.JOB_ENDED), LATEST).stream()
+                .filter(row ->
+                        !row.struck() && row.happenedAt().isAfter(kept.row().begunAt()))
+                .findFirst()
+                .flatMap(row -> tested(row, rider))
+                .orElse(null);
+    }
+
+    private Optional<String> tested(LogRow row, Rider rider) {
+        LogDetail.JobEnded ended = (LogDetail.JobEnded) logbook.detailOf(row);
+        if (!ended.job().reaches(Milestone.HOLD_ENDED)) {
+            return Optional.empty();
+        }
+        String job = wording.of("job", ended.job());
+        String when = Age.moment(row.happenedAt(), rider.zoneId());
+        return switch (ended.ending()) {
+            case DONE -> Optional.of(wording.text("search.tested.held", job, when));
+            case LEAKS -> Optional.of(wording.text("search.tested.leaks", job, when));
+            default -> Optional.empty();
+        };
+    }
+
+    /** Says something more, or takes something back. */
+    @Transactional
+    void act(UUID id, String act) {
+        Searches.Kept kept = searches.held(id);
+        if (kept.ended()) {
+            return;
+        }
+        Search then = SearchAct.apply(kept.search(), act);
+        Stand stand = stand(kept.row().wheelId());
+        then.diagnosis(LeakModel.of(then.system()), stand.wheel.rim().spokes());
+        searches.keep(id, then);
+    }
+
+    /** It was this, and it holds: the log keeps it, and the search is at its end. */
+    @Transactional
+    void found(UUID id, Cause cause) {
+        Searches.Kept kept = searches.held(id);
+        if (kept.ended() || cause.system() != kept.search().system()) {
+            return;
+        }
+        Stand stand = stand(kept.row().wheelId());
+        UUID entry = entryOf(kept);
+        Instant now = logbook.now();
+        UUID tire = stand.wheel.tire().map(WheelStanding.Tire::id).orElse(null);
+        logbook.write(LogEntry.of(
+                entry,
+                now,
+                now,
+                riders.self().zone(),
+                LogSubject.wheel(stand.place.bikeId(), kept.row().wheelId(), tire),
+                new LeakFound(cause, kept.search().hour().orElse(null))));
+        searches.end(id, entry);
+    }
+
+    /** A search that was gone on with ends in an entry of its own. */
+    private UUID entryOf(Searches.Kept kept) {
+        String name = kept.row().id() + " " + logbook.now();
+        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** What was mended stands overnight, and is read tomorrow. */
+    @Transactional
+    void test(UUID id, UUID newId, Cause cause) {
+        Searches.Kept kept = searches.kept(id);
+        Rider rider = riders.self();
+        LocalDate tomorrow = LocalDate.ofInstant(logbook.now(), rider.zoneId()).plusDays(1);
+        reminders.remind(
+                newId,
+                kept.row().wheelId(),
+                wording.text("search.remind", words.cause(cause)),
+                Job.HOLD_TEST,
+                tomorrow);
+    }
+
+    @Transactional
+    void giveUp(UUID id) {
+        searches.end(searches.held(id).row().id(), null);
+    }
+
+    /** Goes on with a search that was ended; what the log said of it is struck through. */
+    @Transactional
+    void reopen(UUID id) {
+        Searches.Kept kept = searches.held(id);
+        UUID found = kept.row().found();
+        if (searches.reopen(id) && found != null) {
+            logbook.strike(List.of(found));
+        }
+    }
+}

@@ -1,0 +1,106 @@
+package org.stratopneum.web.leak;
+
+import java.util.List;
+import java.util.UUID;
+import org.stratopneum.core.job.Job;
+import org.stratopneum.web.drawing.WheelMapDrawing;
+import org.stratopneum.web.wording.FormView;
+
+/**
+ * How a search stands, in words.
+ *
+ * @param wheel the wheel that it is about, or null for a visitor
+ * @param acts where its buttons lead
+ * @param look the check to be made now, or null
+ * @param mend what to mend now, or null
+ * @param end how it ended, or null while it goes on
+ * @param others checks that may be made instead
+ * @param tested what a hold test has said since, or null
+ * @param hole where a hole in a tube lies, or null
+ */
+record SearchPage(
+        UUID wheel,
+        String title,
+        Acts acts,
+        Look look,
+        Mend mend,
+        End end,
+        List<Other> others,
+        List<Ranked> ranking,
+        String own,
+        List<Said> said,
+        WheelMap map,
+        Hole hole,
+        boolean nameFirst,
+        String tested,
+        List<Named> causes) {
+
+    /**
+     * @param method of the form, "post" or "get"
+     * @param path of what a button does, {@code spots} of what marks a place, {@code here} of the page
+     * @param kept fields that go with each
+     */
+    record Acts(String method, String path, String spots, String here, List<SearchAddress.Field> kept) {}
+
+    /**
+     * A check to be made.
+     *
+     * @param caution what could hurt somebody, or null
+     * @param prospects what each answer would mean
+     */
+    record Look(
+            String code,
+            String title,
+            String how,
+            String cost,
+            String caution,
+            String why,
+            List<Button> answers,
+            String notHere,
+            List<String> prospects) {}
+
+    record Button(String act, String text) {}
+
+    /**
+     * What to mend.
+     *
+     * @param likely how likely it is, in words
+     * @param jobs the cards that mend it; for a visitor their names only
+     * @param inVain the act that says that it lost air after all
+     */
+    record Mend(
+            String cause,
+            String title,
+            String likely,
+            String fix,
+            String caution,
+            String why,
+            List<Card> jobs,
+            boolean rides,
+            String inVain) {}
+
+    record Card(Job job, String name) {}
+
+    /** @param entry of the log, or null where it was given up */
+    record End(String text, UUID entry, boolean reopens) {}
+
+    record Other(String code, String title, String cost) {}
+
+    /**
+     * A cause, or several that look alike, with how likely it is.
+     *
+     * @param width of its bar (0 to 100)
+     */
+    record Ranked(String name, String percent, double width, String signs, List<String> reasons) {}
+
+    /** Something that was said, with the act that takes it back. */
+    record Said(String text, String back) {}
+
+    /** @param spots what was marked, each with the act that takes it away */
+    record WheelMap(WheelMapDrawing drawing, List<Said> spots, List<Named> zones, FormView form) {}
+
+    /** @param places what lies there, in words; empty while nobody said an hour */
+    record Hole(FormView form, List<String> places) {}
+
+    record Named(String code, String name) {}
+}

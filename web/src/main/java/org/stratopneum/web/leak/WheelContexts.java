@@ -1,0 +1,141 @@
+package org.stratopneum.web.leak;
+
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.leak.LeakClass;
+import org.stratopneum.core.leak.LeakRate;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.logbook.LogKind;
+import org.stratopneum.web.logbook.LogRow;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.logbook.Ridden;
+import org.stratopneum.web.logbook.WheelNote;
+import org.stratopneum.web.pace.PaceWording;
+import org.stratopneum.web.pace.Paces;
+import org.stratopneum.web.pace.WheelPace;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.Wording;
+
+/** Reads from the log what is known of a wheel before anybody looks at it. */
+@Component
+class WheelContexts {
+
+    private static final int SET_UP = 200;
+
+    /** What happened longer ago did not begin a leak that is looked for now (our judgement; days). */
+    private static final int RECENT_DAYS = 14;
+
+    /** Tape under a tube counts as new for so long (our judgement; days). */
+    private static final int NEW_TAPE_DAYS = 30;
+
+    private final Logbook logbook;
+    private final Paces paces;
+    private final PaceWording paceWording;
+    private final Wording wording;
+
+    WheelContexts(Logbook logbook, Paces paces, PaceWording paceWording, Wording wording) {
+        this.logbook = logbook;
+        this.paces = paces;
+        this.paceWording = paceWording;
+        this.wording = wording;
+    }
+
+    /**
+     * The start form as the log fills it in.
+     *
+     * @param fields by their names
+     * @param said where they come from, in words
+     */
+    record Filled(Map<String, String> fields, List<String> said) {}
+
+    Filled of(BikeStanding bike, WheelStanding wheel, Rider rider) {
+        Instant now = logbook.now();
+        Map<String, String> fields = new TreeMap<>();
+        List<String> said = new ArrayList<>();
+        Optional<WheelStanding.Tire> tire = wheel.tire();
+        Optional<LeakRate> rate = paces.of(bike, wheel).flatMap(WheelPace::rate);
+        rate.filter(found -> found.named() != LeakClass.UNSURE).ifPresent(found -> {
+            fields.put("rate", found.named().name());
+            said.add(wording.text("search.log.rate", paceWording.percent(found.fall())));
+        });
+        tire.ifPresent(on -> {
+            boolean fresh = WheelPace.isNew(wheel, now);
+            fields.put("setup", fresh ? "NEW" : "OLD");
+            said.add(wording.text("search.log.fitted", Age.date(on.since(), rider.zoneId())));
+            boolean levered = ChronoUnit.DAYS.between(on.since(), now) < RECENT_DAYS
+                    && rate.filter(found -> found.named() != LeakClass.NORMAL).isPresent();
+            tick(fields, "lever", levered);
+            tick(fields, "insert", on.fitted().insert());
+            tick(fields, "casing", !wheel.tubed() && !on.marks().tubeless());
+        });
+        tick(fields, "sealed", !wheel.tubed() && wheel.rim().bed() == RimBed.SEALED);
+        List<LogRow> setUp = logbook.ofWheel(wheel.wheelId(), LogKind.SETTING_UP, SET_UP);
+        sealant(wheel, setUp, now).ifPresent(filled -> {
+            fields.put("sealant", ChronoUnit.DAYS.between(filled, now) > StartForm.OLD_DAYS ? "OLD" : "FRESH");
+            said.add(wording.text("search.log.filled", Age.date(filled, rider.zoneId())));
+        });
+        tick(
+                fields,
+                "newTape",
+                wheel.tubed() && recent(setUp, LogKind.RIM_TAPED, now.minus(NEW_TAPE_DAYS, ChronoUnit.DAYS)));
+        rides(bike, wheel, now).forEach(ride -> {
+            if (ride.note.burp()) {
+                fields.put("low", "on");
+                said.add(wording.text("search.log.burp", Age.date(ride.at, rider.zoneId())));
+            }
+            if (ride.note.strike()) {
+                fields.put("hit", "on");
+                said.add(wording.text("search.log.strike", Age.date(ride.at, rider.zoneId())));
+            }
+        });
+        return new Filled(fields, said);
+    }
+
+    private static void tick(Map<String, String> fields, String field, boolean holds) {
+        if (holds) {
+            fields.put(field, "on");
+        }
+    }
+
+    /** When liquid went in last since the tire is on; empty with a tube. */
+    private static Optional<Instant> sealant(WheelStanding wheel, List<LogRow> setUp, Instant now) {
+        return wheel.tire()
+                .filter(tire -> !wheel.tubed())
+                .flatMap(tire -> setUp.stream()
+                        .filter(row -> !row.struck() && row.kind() == LogKind.SEALANT_ADDED)
+                        .map(LogRow::happenedAt)
+                        .filter(at -> !at.isBefore(tire.since().minus(1, ChronoUnit.DAYS)) && !at.isAfter(now))
+                        .findFirst());
+    }
+
+    private static boolean recent(List<LogRow> rows, LogKind kind, Instant since) {
+        return rows.stream()
+                .anyMatch(row ->
+                        !row.struck() && row.kind() == kind && !row.happenedAt().isBefore(since));
+    }
+
+    private record Ride(Instant at, WheelNote note) {}
+
+    private List<Ride> rides(BikeStanding bike, WheelStanding wheel, Instant now) {
+        Instant since = now.minus(RECENT_DAYS, ChronoUnit.DAYS);
+        return logbook.ofBike(bike.id(), List.of(LogKind.RIDDEN)).stream()
+                .filter(row -> !row.happenedAt().isBefore(since))
+                .flatMap(row -> {
+                    Ridden ridden = (Ridden) logbook.detailOf(row);
+                    WheelNote note = wheel.position() == WheelPosition.REAR ? ridden.rear() : ridden.front();
+                    return note == null ? Stream.empty() : Stream.of(new Ride(row.happenedAt(), note));
+                })
+                .toList();
+    }
+}
