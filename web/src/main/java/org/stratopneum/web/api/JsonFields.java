@@ -7,7 +7,9 @@ import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -269,6 +271,51 @@ final class JsonFields {
             objects.add(child(item.isObject() ? item : null, itemPath));
         }
         return objects;
+    }
+
+    /** The texts of a list that may be absent; one that is no text is a fault, and null here. */
+    List<String> texts(String field) {
+        JsonNode value = present(field).orElse(null);
+        if (value == null) {
+            return List.of();
+        }
+        if (!value.isArray()) {
+            problems.add(Problem.of(at(field), Problem.WRONG_TYPE));
+            return List.of();
+        }
+        List<String> texts = new ArrayList<>();
+        for (int i = 0; i < value.size(); i++) {
+            texts.add(text(value.get(i), at(field) + "[" + i + "]"));
+        }
+        return texts;
+    }
+
+    /** The texts of an object that may be absent, by their names; one that is no text is a fault, and left out. */
+    Map<String, String> textsByName(String field) {
+        JsonNode value = present(field).orElse(null);
+        Map<String, String> texts = new LinkedHashMap<>();
+        if (value == null) {
+            return texts;
+        }
+        if (!value.isObject()) {
+            problems.add(Problem.of(at(field), Problem.WRONG_TYPE));
+            return texts;
+        }
+        value.propertyNames().forEach(name -> {
+            String text = text(value.get(name), at(field) + "." + name);
+            if (text != null) {
+                texts.put(name, text);
+            }
+        });
+        return texts;
+    }
+
+    private String text(JsonNode value, String where) {
+        if (!value.isString()) {
+            problems.add(Problem.of(where, Problem.WRONG_TYPE));
+            return null;
+        }
+        return value.asString();
     }
 
     private JsonFields child(JsonNode value, String childPath) {

@@ -76,8 +76,8 @@ class SearchController {
     }
 
     @PostMapping("/searches/{id}/found")
-    String found(@PathVariable UUID id, @RequestParam Cause cause) {
-        desk.found(id, cause);
+    String found(@PathVariable UUID id, @RequestParam Cause cause, @RequestParam(required = false) Double hour) {
+        desk.found(id, cause, hour);
         return to(id);
     }
 

@@ -12,6 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.diagnosis.LeakModel;
+import org.stratopneum.core.diagnosis.Spot;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.job.Milestone;
 import org.stratopneum.web.agenda.Reminders;
@@ -160,7 +161,12 @@ class SearchDesk {
                 typed,
                 end(kept, rider),
                 kept.ended() ? null : tested(kept, rider));
-        return pages.page(kept.search(), LeakModel.of(kept.search().system()).withOwn(own), !own.isEmpty(), asked);
+        return pages.page(
+                kept.search(), LeakModel.of(kept.search().system()).withOwn(own), counts(own, kept.search()), asked);
+    }
+
+    private static boolean counts(Map<Cause, Integer> own, Search search) {
+        return own.keySet().stream().anyMatch(cause -> cause.system() == search.system());
     }
 
     private SearchPage.End end(Searches.Kept kept, Rider rider) {
@@ -216,9 +222,17 @@ class SearchDesk {
         searches.keep(id, then);
     }
 
-    /** It was this, and it holds: the log keeps it, and the search is at its end. */
+    /**
+     * It was this, and it holds: the log keeps it, and the search is at its end.
+     *
+     * @param hour where on the wheel by the clock, or null where nobody said, or the map does
+     * @throws NotThereException when this rider has no such search, or no clock has that hour
+     */
     @Transactional
-    void found(UUID id, Cause cause) {
+    void found(UUID id, Cause cause, Double hour) {
+        if (hour != null && Spot.HOURS.problemOf("hour", hour).isPresent()) {
+            throw new NotThereException();
+        }
         Searches.Kept kept = searches.held(id);
         if (kept.ended() || cause.system() != kept.search().system()) {
             return;
@@ -233,7 +247,7 @@ class SearchDesk {
                 now,
                 riders.self().zone(),
                 LogSubject.wheel(stand.place.bikeId(), kept.row().wheelId(), tire),
-                new LeakFound(cause, kept.search().hour().orElse(null))));
+                new LeakFound(cause, kept.search().hour().orElse(hour))));
         searches.end(id, entry);
     }
 

@@ -73,7 +73,7 @@ record SearchPage(
             String title,
             String likely,
             String fix,
-            String caution,
+            List<String> cautions,
             String why,
             List<Card> jobs,
             boolean rides,

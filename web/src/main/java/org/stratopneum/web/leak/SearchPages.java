@@ -1,9 +1,11 @@
 package org.stratopneum.web.leak;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -133,9 +135,15 @@ class SearchPages {
                 words.causes(group),
                 SearchWording.percent(likely),
                 words.fix(cause),
-                words.caution(cause),
+                group.stream()
+                        .map(words::caution)
+                        .filter(Objects::nonNull)
+                        .distinct()
+                        .toList(),
                 why,
-                cause.jobs().stream()
+                group.stream()
+                        .flatMap(member -> member.jobs().stream())
+                        .distinct()
                         .map(job -> new SearchPage.Card(job, wording.of("job", job)))
                         .toList(),
                 cause != Cause.RIM_CRACK,
@@ -144,7 +152,12 @@ class SearchPages {
 
     /** Those that look alike, until the remedy that they share was tried. */
     private static List<Cause> group(Cause cause, Diagnosis diagnosis) {
-        return cause.alike().stream().noneMatch(diagnosis.failedFixes()::contains) ? cause.alike() : List.of(cause);
+        if (cause.alike().stream().anyMatch(diagnosis.failedFixes()::contains)) {
+            return List.of(cause);
+        }
+        return cause.alike().stream()
+                .sorted(Comparator.comparingDouble(diagnosis.belief()::of).reversed())
+                .toList();
     }
 
     private List<SearchPage.Other> others(Diagnosis diagnosis, Check look) {

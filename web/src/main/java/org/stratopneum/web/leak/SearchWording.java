@@ -97,6 +97,11 @@ public class SearchWording {
         return caution == null ? null : wording.of("caution", caution);
     }
 
+    /** Why a cause, with those that look alike, is worth mending now. */
+    public String worthMending(List<Cause> causes, double likely) {
+        return wording.text("search.worth", causes(causes), percent(likely), fix(causes.get(0)));
+    }
+
     public static String percent(double ratio) {
         double percent = PERCENT * ratio;
         return (percent > 0 && percent < 1 ? "< 1" : Numbers.fixed(percent, 0)) + " %";

@@ -126,6 +126,11 @@ class PaceDesk {
                 outlook.flatMap(found ->
                                 evening.asked().flatMap(asked -> words.evening(found, asked, ceiling, rider, now)))
                         .orElse(null),
+                hole.map(form -> new FormView(
+                                form.reader().typed(),
+                                problemWording.messages(form.reader().problems().list())))
+                        .orElse(null),
+                hole.flatMap(HoleForm::diameterMm).map(words::hole).orElse(null),
                 pace.map(found -> chart(found, window, rider, now)).orElse(null),
                 rider.pressureUnit().symbol(),
                 pace.map(found -> spans(found, rider)).orElse(List.of()),

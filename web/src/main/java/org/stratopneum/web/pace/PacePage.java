@@ -13,6 +13,8 @@ import org.stratopneum.web.wording.FormView;
  * @param rise what nobody can explain, or null
  * @param ahead what comes of it, in words
  * @param evening what to set now for later, in words, or null
+ * @param holeForm how fast it went down, or null without a tire that goes with its rim
+ * @param hole how large a hole does that, in words, or null
  * @param chart readings at 20 C with what was fitted, or null without any
  * @param unit symbol of its pressures
  */
@@ -27,6 +29,8 @@ record PacePage(
         List<String> ahead,
         FormView form,
         Evening evening,
+        FormView holeForm,
+        String hole,
         ReadingsChart chart,
         String unit,
         List<Span> spans,

@@ -120,6 +120,17 @@ public class PaceWording {
         return 1000 * HoleSize.diameterMm(litres, told, left, SECONDS_PER_DAY, there);
     }
 
+    /** "about 0.31 mm", with what that asks for. */
+    String hole(double diameterMm) {
+        String kind = diameterMm < PINHOLE_MM ? "pinhole" : diameterMm <= SEALS_MM ? "closes" : "plug";
+        return wording.text("pace.hole-size." + kind, Numbers.fixed(diameterMm, diameterMm < 1 ? 2 : 1));
+    }
+
+    /** Up to about 3 mm sealant closes by itself (common practice); below the first it hardly shows (mm). */
+    private static final double PINHOLE_MM = 0.5;
+
+    private static final double SEALS_MM = 3;
+
     PacePage.Change change(PaceChange change, List<PacePage.Near> near, Rider rider) {
         return new PacePage.Change(
                 Age.weekday(LocalDate.ofInstant(change.since(), rider.zoneId())),
