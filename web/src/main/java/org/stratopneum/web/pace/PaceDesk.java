@@ -107,6 +107,9 @@ class PaceDesk {
         PressureWindow window = advice.map(WheelAdvice::window).orElse(null);
         EveningForm evening = EveningForm.of(typed, told, rider, now);
         GaugePressure ceiling = wheel.setup().flatMap(PressureLimits::ceilingOf).orElse(null);
+        Optional<HoleForm> hole = wheel.tireOnRim()
+                .map(onRim ->
+                        HoleForm.of(typed, onRim.section().airVolumeL(), Paces.heightM(bike), rider.pressureUnit()));
         return new PacePage(
                 id,
                 wording.of("position", place.position()),

@@ -1,0 +1,129 @@
+package org.stratopneum.core.diagnosis;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.stratopneum.core.job.Ending;
+import org.stratopneum.core.job.Job;
+import org.stratopneum.core.job.Milestone;
+import org.stratopneum.core.leak.LeakClass;
+
+/** What a rider found before, what is known, and what speaks for a cause. */
+class OwnPriorTest {
+
+    private static final LeakModel MODEL = LeakModel.of(AirSystem.TUBELESS);
+
+    /** Dirichlet: counts beside the table's twenty; (20 * 0.12 + 5) / 25 = 0.296. */
+    @Test
+    void ownCausesCountBesideTheTablesTwenty() {
+        LeakModel own = MODEL.withOwn(Map.of(Cause.CORE, 5));
+        assertThat(own.prior(Set.of()).of(Cause.CORE)).isCloseTo(0.296, within(1e-9));
+        assertThat(own.prior(Set.of()).of(Cause.BEAD)).isCloseTo(20 * 0.10 / 25, within(1e-9));
+        assertThat(own.checks()).isEqualTo(MODEL.checks());
+    }
+
+    @Test
+    void nothingFoundChangesNothingAndCausesOfTubesNeither() {
+        for (Map<Cause, Integer> found : List.of(Map.<Cause, Integer>of(), Map.of(Cause.TUBE_PINCH, 9))) {
+            LeakModel own = MODEL.withOwn(found);
+            MODEL.causes()
+                    .forEach(cause -> assertThat(own.prior(Set.of()).of(cause))
+                            .isCloseTo(MODEL.prior(Set.of()).of(cause), within(1e-12)));
+        }
+    }
+
+    @Test
+    void aFewOwnCausesDoNotOutweighASign() {
+        Diagnosis diagnosis =
+                Diagnosis.begun(MODEL.withOwn(Map.of(Cause.BEAD, 3)), Set.of()).found("soap-valve-tip", "bubbles");
+        assertThat(diagnosis.belief().leading()).isEqualTo(Cause.CORE);
+    }
+
+    @Test
+    void whatNobodyKnowsMovesNothing() {
+        LeakContext nothing = new LeakContext(null, null, false, false, false, false, false, null, false, false, null);
+        assertThat(nothing.circumstances()).isEmpty();
+        LeakContext all =
+                new LeakContext(false, 121.0, true, true, true, true, true, false, true, true, LeakClass.FAST);
+        assertThat(all.circumstances())
+                .contains(
+                        Circumstance.NOT_NEW_SETUP,
+                        Circumstance.SEALANT_OLD,
+                        Circumstance.CASING_NOT_TUBELESS,
+                        Circumstance.BED_SEALED,
+                        Circumstance.RATE_FAST)
+                .doesNotContain(Circumstance.NEW_SETUP, Circumstance.RATE_LEAK);
+        assertThat(new LeakContext(true, 120.0, false, false, false, false, false, true, false, false, LeakClass.SLOW)
+                        .circumstances())
+                .containsExactly(Circumstance.NEW_SETUP);
+    }
+
+    @Test
+    void reasonsSayWhatMovesACauseTheStrongestFirst() {
+        Diagnosis diagnosis = Diagnosis.begun(MODEL, Set.of(Circumstance.SEALANT_OLD))
+                .found("shake", "slosh")
+                .found("soap-valve-tip", "bubbles")
+                .mendedInVain(Cause.SEALANT_LOW);
+        List<Reason> core = diagnosis.reasons(Cause.CORE);
+        assertThat(core.get(0).code()).isEqualTo("soap-valve-tip");
+        assertThat(core.get(0).times()).as("0.90 over 0.03").isCloseTo(30, within(0.01));
+        List<Reason> low = diagnosis.reasons(Cause.SEALANT_LOW);
+        assertThat(low).anySatisfy(reason -> {
+            assertThat(reason.kind()).isEqualTo(Reason.Kind.MENDED);
+            assertThat(reason.times()).isLessThan(0.1);
+        });
+        assertThat(low)
+                .filteredOn(reason -> reason.code().equals("shake"))
+                .singleElement()
+                .satisfies(reason -> assertThat(reason.times()).isLessThan(0.2));
+        assertThat(low)
+                .filteredOn(reason -> reason.kind() == Reason.Kind.KNOWN)
+                .singleElement()
+                .satisfies(reason -> assertThat(reason.times()).isGreaterThan(4));
+    }
+
+    @Test
+    void prospectsAddUpAndTheNextCheckSavesMost() {
+        Diagnosis diagnosis = Diagnosis.begun(MODEL, Set.of());
+        Check next = diagnosis.next(Diagnosis.Mode.MEND_SOON).check();
+        assertThat(diagnosis.prospects(next).stream()
+                        .mapToDouble(Diagnosis.Prospect::expected)
+                        .sum())
+                .isCloseTo(1, within(1e-9));
+        assertThat(diagnosis.saves(next)).isPositive();
+        assertThat(diagnosis.open())
+                .allSatisfy(check ->
+                        assertThat(diagnosis.saves(check)).as(check.code()).isLessThanOrEqualTo(diagnosis.saves(next)));
+    }
+
+    @Test
+    void aSealedBedHasHardlyATapeThatLeaks() {
+        assertThat(MODEL.prior(Set.of(Circumstance.BED_SEALED)).of(Cause.TAPE)).isLessThan(0.01);
+    }
+
+    /** Every card that mends a cause ends in a hold test on the way that goes well. */
+    @ParameterizedTest
+    @EnumSource
+    void whatMendsACauseIsProvenByAHoldTest(Cause cause) {
+        if (cause != Cause.NORMAL && cause != Cause.RIM_CRACK) {
+            assertThat(cause.jobs()).isNotEmpty();
+        }
+        for (Job job : cause.jobs()) {
+            boolean refresh = cause == Cause.SEALANT_LOW && job != Job.RENEW_SEALANT;
+            assertThat(job.reaches(Milestone.HOLD_ENDED)).as(job.name()).isNotEqualTo(refresh);
+        }
+        assertThat(Cause.coded(cause.code())).contains(cause);
+    }
+
+    @Test
+    void aCardThatEndsBadlyLeadsToTheOneThatGoesOn() {
+        assertThat(Ending.TOP_UP_FIRST.next()).contains(Job.REFRESH_THROUGH_VALVE);
+        assertThat(Ending.NEW_VALVE.next()).contains(Job.SWAP_TUBE);
+    }
+}
