@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import java.util.UUID;
 import java.util.function.BinaryOperator;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.agenda.DueItem;
@@ -20,11 +22,15 @@ import org.stratopneum.core.agenda.PreventionLooks;
 import org.stratopneum.core.agenda.WheelState;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.cards.OpenCards;
 import org.stratopneum.web.care.Care;
 import org.stratopneum.web.care.Cared;
 import org.stratopneum.web.logbook.LogDetail.CareDone;
+import org.stratopneum.web.logbook.LogKind;
+import org.stratopneum.web.logbook.LogRow;
+import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.pace.Paces;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.sealant.SealantDues;
@@ -39,8 +45,10 @@ public class WheelDues {
     private final Care care;
     private final MarkMapper marks;
     private final Paces paces;
+    private final Logbook logbook;
 
-    WheelDues(OpenCards openCards, SealantDues sealantDues, Care care, MarkMapper marks, Paces paces) {
+    WheelDues(OpenCards openCards, SealantDues sealantDues, Care care, MarkMapper marks, Paces paces, Logbook logbook) {
+        this.logbook = logbook;
         this.paces = paces;
         this.openCards = openCards;
         this.sealantDues = sealantDues;
@@ -145,13 +153,27 @@ public class WheelDues {
     @Transactional(readOnly = true)
     public Known known(List<BikeStanding> bikes, Rider rider, Instant now) {
         Cared cared = care.all();
+        List<LogRow> rows = rows(bikes, now);
         return new Known(
                 openCards.all(),
-                sealantDues.of(bikes, cared, rider, now),
-                paces.due(bikes, rider, now),
+                sealantDues.of(bikes, rows, cared, rider, now),
+                paces.due(bikes, rows, rider, now),
                 cared,
                 marks.all().stream().collect(Collectors.toMap(Mark::matter, Function.identity())),
                 rider,
                 now);
+    }
+
+    /** Readings and liquid of all wheels, asked of the log at once. */
+    private List<LogRow> rows(List<BikeStanding> bikes, Instant now) {
+        Map<LogKind, Instant> since = new EnumMap<>(LogKind.class);
+        LogKind.READINGS.forEach(kind -> since.put(kind, Paces.since(now)));
+        SealantDues.since(bikes).ifPresent(first -> LogKind.SEALANT.forEach(kind -> since.put(kind, first)));
+        List<UUID> wheels = bikes.stream()
+                .flatMap(bike -> Stream.of(WheelPosition.values()).map(bike::wheel))
+                .flatMap(Optional::stream)
+                .map(WheelStanding::wheelId)
+                .toList();
+        return logbook.current(wheels, since);
     }
 }

@@ -28,11 +28,11 @@ class SearchController {
     /** Where one stands open on the wheel, it goes on. */
     @GetMapping("/wheels/{id}/leak")
     String start(@PathVariable UUID id, Model model) {
-        var open = desk.openOn(id);
-        if (open.isPresent()) {
-            return to(open.get());
+        SearchDesk.Begins begins = desk.start(id);
+        if (begins.open() != null) {
+            return to(begins.open());
         }
-        model.addAttribute("page", desk.start(id));
+        model.addAttribute("page", begins.page());
         return START;
     }
 

@@ -92,21 +92,21 @@ class SearchDesk {
         return wording.text("search.title", wording.of("position", stand.place.position()), stand.place.bikeName());
     }
 
-    /** The id of the search that stands open on a wheel. */
-    @Transactional(readOnly = true)
-    Optional<UUID> openOn(UUID wheelId) {
-        garage.place(wheelId);
-        return searches.openOn(wheelId);
-    }
+    /** Where a search begins: the one that stands open on the wheel, or what is asked before a new one. */
+    record Begins(UUID open, StartPage page) {}
 
     /** @throws NotThereException when this rider has no such wheel */
     @Transactional(readOnly = true)
-    StartPage start(UUID wheelId) {
+    Begins start(UUID wheelId) {
+        Optional<UUID> open = searches.openOn(wheelId);
+        if (open.isPresent()) {
+            return new Begins(open.get(), null);
+        }
         Stand stand = stand(wheelId);
         Rider rider = riders.self();
         WheelContexts.Filled filled = contexts.of(stand.bike, stand.wheel, rider);
         filled.fields().put("unit", rider.pressureUnit().name());
-        return page(stand, filled, new FormView(filled.fields(), Map.of()));
+        return new Begins(null, page(stand, filled, new FormView(filled.fields(), Map.of())));
     }
 
     private StartPage page(Stand stand, WheelContexts.Filled filled, FormView form) {

@@ -3,6 +3,8 @@ package org.stratopneum.web.leak;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,8 +32,6 @@ import org.stratopneum.web.wording.Wording;
 /** Reads from the log what is known of a wheel before anybody looks at it. */
 @Component
 class WheelContexts {
-
-    private static final int SET_UP = 200;
 
     /** What happened longer ago did not begin a leak that is looked for now (our judgement; days). */
     private static final int RECENT_DAYS = 14;
@@ -64,7 +64,9 @@ class WheelContexts {
         Map<String, String> fields = new TreeMap<>();
         List<String> said = new ArrayList<>();
         Optional<WheelStanding.Tire> tire = wheel.tire();
-        Optional<LeakRate> rate = paces.of(bike, wheel).flatMap(WheelPace::rate);
+        List<LogRow> rows = rows(wheel, now);
+        Optional<LeakRate> rate =
+                paces.of(bike, wheel, of(rows, LogKind.READINGS), now).flatMap(WheelPace::rate);
         rate.filter(found -> found.named() != LeakClass.UNSURE).ifPresent(found -> {
             fields.put("rate", found.named().name());
             said.add(wording.text("search.log.rate", paceWording.percent(found.fall())));
@@ -80,7 +82,7 @@ class WheelContexts {
             tick(fields, "casing", !wheel.tubed() && !on.marks().tubeless());
         });
         tick(fields, "sealed", !wheel.tubed() && wheel.rim().bed() == RimBed.SEALED);
-        List<LogRow> setUp = logbook.ofWheel(wheel.wheelId(), LogKind.SETTING_UP, SET_UP);
+        List<LogRow> setUp = of(rows, List.of(LogKind.SEALANT_ADDED, LogKind.RIM_TAPED));
         sealant(wheel, setUp, now).ifPresent(filled -> {
             fields.put("sealant", ChronoUnit.DAYS.between(filled, now) > StartForm.OLD_DAYS ? "OLD" : "FRESH");
             said.add(wording.text("search.log.filled", Age.date(filled, rider.zoneId())));
@@ -100,6 +102,21 @@ class WheelContexts {
             }
         });
         return new Filled(fields, said);
+    }
+
+    /** Readings, fillings and tapings of the wheel, as far back as they count. */
+    private List<LogRow> rows(WheelStanding wheel, Instant now) {
+        Map<LogKind, Instant> since = new EnumMap<>(LogKind.class);
+        LogKind.READINGS.forEach(kind -> since.put(kind, Paces.since(now)));
+        since.put(LogKind.RIM_TAPED, now.minus(NEW_TAPE_DAYS, ChronoUnit.DAYS));
+        // what was filled in while the tire was put on may have been noted first that day
+        wheel.tire()
+                .ifPresent(tire -> since.put(LogKind.SEALANT_ADDED, tire.since().minus(1, ChronoUnit.DAYS)));
+        return logbook.current(List.of(wheel.wheelId()), since);
+    }
+
+    private static List<LogRow> of(List<LogRow> rows, Collection<LogKind> kinds) {
+        return rows.stream().filter(row -> kinds.contains(row.kind())).toList();
     }
 
     private static void tick(Map<String, String> fields, String field, boolean holds) {

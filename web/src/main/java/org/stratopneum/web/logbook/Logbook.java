@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
@@ -151,10 +152,10 @@ public class Logbook {
         return mapper.headsOfWheel(wheelId, kinds, limit);
     }
 
-    /** What holds of the entries of some kinds and wheels from a moment on, newest first. */
+    /** What holds of the entries of some wheels, each kind from its moment on, newest first. */
     @Transactional(readOnly = true)
-    public List<LogRow> current(Collection<LogKind> kinds, Collection<UUID> wheelIds, Instant since) {
-        return wheelIds.isEmpty() ? List.of() : mapper.current(kinds, wheelIds, since);
+    public List<LogRow> current(Collection<UUID> wheelIds, Map<LogKind, Instant> since) {
+        return wheelIds.isEmpty() || since.isEmpty() ? List.of() : mapper.current(wheelIds, since);
     }
 
     /** What holds of a bike's entries of some kinds, oldest first. */

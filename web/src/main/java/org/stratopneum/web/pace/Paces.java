@@ -48,7 +48,7 @@ public class Paces {
                 : Optional.of(WheelPace.of(
                         wheel,
                         outlooks.turns(wheel, rows),
-                        outlooks.turnsOfTire(wheel, rows, now.minus(RECENT_DAYS, ChronoUnit.DAYS)),
+                        outlooks.turnsOfTire(wheel, rows, since(now)),
                         heightM(bike),
                         now));
     }
@@ -63,23 +63,25 @@ public class Paces {
         return bike.home() == null ? 0 : bike.home().heightM();
     }
 
-    /** The leaks that are to be looked for, by wheel; the log is asked once. */
-    @Transactional(readOnly = true)
-    public Map<UUID, DueItem> due(List<BikeStanding> bikes, Rider rider, Instant now) {
-        Map<UUID, List<LogRow>> rows = logbook
-                .current(
-                        LogKind.READINGS,
-                        bikes.stream()
-                                .flatMap(Paces::wheels)
-                                .map(WheelStanding::wheelId)
-                                .toList(),
-                        now.minus(RECENT_DAYS, ChronoUnit.DAYS))
-                .stream()
+    /** From when on the log is to be asked for {@link #due}. */
+    public static Instant since(Instant now) {
+        return now.minus(RECENT_DAYS, ChronoUnit.DAYS);
+    }
+
+    /**
+     * The leaks that are to be looked for, by wheel.
+     *
+     * @param rows what the log holds of readings, {@link #since} at least, newest first; anything else is left out
+     */
+    public Map<UUID, DueItem> due(List<BikeStanding> bikes, List<LogRow> rows, Rider rider, Instant now) {
+        Map<UUID, List<LogRow>> byWheel = rows.stream()
+                .filter(row -> LogKind.READINGS.contains(row.kind())
+                        && !row.happenedAt().isBefore(since(now)))
                 .collect(Collectors.groupingBy(LogRow::wheelId));
         Map<UUID, DueItem> due = new HashMap<>();
         for (BikeStanding bike : bikes) {
             wheels(bike)
-                    .forEach(wheel -> leak(bike, wheel, rows.getOrDefault(wheel.wheelId(), List.of()), rider, now)
+                    .forEach(wheel -> leak(bike, wheel, byWheel.getOrDefault(wheel.wheelId(), List.of()), rider, now)
                             .ifPresent(item -> due.put(wheel.wheelId(), item)));
         }
         return due;

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -37,34 +38,51 @@ public class SealantDues {
         this.storage = storage;
     }
 
-    /** By wheel; nothing for a wheel with a tube, or without a filling since its tire went on. */
+    /**
+     * By wheel; nothing for a wheel with a tube, or without a filling since its tire went on.
+     *
+     * @param rows what the log holds of the liquid, {@link #since} at least, newest first; anything else is left out
+     */
     @Transactional(readOnly = true)
-    public Map<UUID, SealantState> of(List<BikeStanding> bikes, Cared cared, Rider rider, Instant now) {
+    public Map<UUID, SealantState> of(
+            List<BikeStanding> bikes, List<LogRow> rows, Cared cared, Rider rider, Instant now) {
         Asked asked = new Asked(cared, rider, LocalDate.ofInstant(now, rider.zoneId()));
         if (bikes.stream().flatMap(SealantDues::liquid).findAny().isEmpty()) {
             return Map.of();
         }
-        Map<UUID, List<LogRow>> rows = rows(bikes).stream().collect(Collectors.groupingBy(LogRow::wheelId));
+        Map<UUID, List<LogRow>> byWheel = rows.stream()
+                .filter(row -> LogKind.SEALANT.contains(row.kind()))
+                .collect(Collectors.groupingBy(LogRow::wheelId));
         Storage.Air air = storage.of(bikes.get(0).home(), asked.today, rider);
         Map<UUID, SealantState> states = new HashMap<>();
         for (BikeStanding bike : bikes) {
             liquid(bike)
-                    .forEach(wheel -> state(bike, wheel, rows.getOrDefault(wheel.wheelId(), List.of()), air, asked)
+                    .forEach(wheel -> state(bike, wheel, byWheel.getOrDefault(wheel.wheelId(), List.of()), air, asked)
                             .ifPresent(state -> states.put(wheel.wheelId(), state)));
         }
         return states;
     }
 
-    /** What was noted of the liquid since the tires went on that are on now. */
-    private List<LogRow> rows(List<BikeStanding> bikes) {
-        List<WheelStanding> wheels = bikes.stream().flatMap(SealantDues::liquid).toList();
-        Instant first = wheels.stream()
+    /** The same, with the log asked for it. */
+    @Transactional(readOnly = true)
+    public Map<UUID, SealantState> of(List<BikeStanding> bikes, Cared cared, Rider rider, Instant now) {
+        Map<LogKind, Instant> since = new EnumMap<>(LogKind.class);
+        since(bikes).ifPresent(first -> LogKind.SEALANT.forEach(kind -> since.put(kind, first)));
+        List<UUID> wheels = bikes.stream()
+                .flatMap(SealantDues::liquid)
+                .map(WheelStanding::wheelId)
+                .toList();
+        return of(bikes, logbook.current(wheels, since), cared, rider, now);
+    }
+
+    /** From when on the log is to be asked: since the tires went on that are on now; empty without any liquid. */
+    public static Optional<Instant> since(List<BikeStanding> bikes) {
+        return bikes.stream()
+                .flatMap(SealantDues::liquid)
                 .map(wheel -> wheel.tire().orElseThrow().since())
                 .min(Comparator.naturalOrder())
-                .orElseThrow();
-        // what was filled in while the tire was put on may have been noted first that day
-        return logbook.current(
-                LogKind.SEALANT, wheels.stream().map(WheelStanding::wheelId).toList(), first.minus(1, ChronoUnit.DAYS));
+                // what was filled in while the tire was put on may have been noted first that day
+                .map(first -> first.minus(1, ChronoUnit.DAYS));
     }
 
     private record Asked(Cared cared, Rider rider, LocalDate today) {}

@@ -155,6 +155,9 @@ class OwnershipWalkTest {
                 .matcher(owner.get("/agenda").body());
         assertThat(matter.find()).isTrue();
         ids.put("matters", matter.group(1));
+        String other = "/wheels/" + owner.ids("/garage", "/wheels/").get(1) + "/leak";
+        ids.put("searches", added(owner, other, other, Map.of()));
+        ids.put("rounds", added(owner, "/drill", "/drill", Map.of()));
         ids.put("wheelsets", owner.ids("/garage", "/wheelsets/").get(0));
         return ids;
     }
@@ -225,6 +228,11 @@ class OwnershipWalkTest {
         fields.put("until", LocalDate.now().plusDays(400).toString());
         fields.put("reason", "no time");
         fields.put("height", "100");
+        fields.put("act", "mode:NAME_IT");
+        fields.put("zone", "TREAD");
+        fields.put("hour", "3");
+        fields.put("cause", "CORE");
+        fields.put("check", "shake");
         return fields;
     }
 

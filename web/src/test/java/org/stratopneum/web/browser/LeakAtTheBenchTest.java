@@ -1,0 +1,87 @@
+package org.stratopneum.web.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+
+/** A soft wheel on Saturday morning, with wet hands. */
+@ExtendWith(RunningApplication.class)
+class LeakAtTheBenchTest {
+
+    private final Site site;
+
+    LeakAtTheBenchTest(Site site) {
+        this.site = site;
+    }
+
+    @Test
+    void oneCheckAtATimeLeadsToTheCardAndToTheLog() {
+        try (Browser phone = Browser.phone(390)) {
+            new Newcomer(phone, site).entersABike();
+            phone.open(site.address() + "/garage");
+            String wheel =
+                    phone.find("a[href*='/wheels/']").getDomProperty("href").replaceAll("(/wheels/[^/?#]+).*", "$1");
+            phone.open(wheel + "/leak");
+            phone.press("#begin");
+            assertThat(phone.text(".search-now")).contains("Why this:");
+            int asked = 0;
+            while (phone.all("#mend").isEmpty() && asked < 14) {
+                asked++;
+                phone.press("#answer-1");
+            }
+            assertThat(asked).as("a handful of checks").isBetween(1, 6);
+            assertThat(phone.text("#mend")).contains("Mend it now:");
+            assertThat(phone.sidewaysScroll()).isZero();
+
+            // taken back from the list, and answered again by its key
+            phone.press(".said-line:last-of-type button");
+            assertThat(phone.all("#mend")).isEmpty();
+            phone.pressKey("2");
+            phone.find(".ranking summary").click();
+            assertThat(phone.text(".ranking")).contains("times likelier");
+
+            phone.open(wheel + "/leak");
+            assertThat(phone.all(".said-line")).as("gone on with").isNotEmpty();
+            phone.all("details.more > summary").stream()
+                    .filter(summary -> summary.getText().contains("I know what it was"))
+                    .findFirst()
+                    .orElseThrow()
+                    .click();
+            phone.press("#found");
+            assertThat(phone.text("#end")).contains("Found:");
+            phone.open(site.address() + "/log");
+            assertThat(phone.text("main")).contains("leak found:");
+        }
+    }
+
+    @Test
+    void aPlaceIsTouchedOnTheDrawingsOrChosenByKeys() {
+        try (Browser desk = Browser.desktop()) {
+            desk.open(site.address() + "/leak/search?system=TUBELESS&mode=MEND_SOON");
+            desk.find("[data-value=BEAD_LEFT]").click();
+            desk.find("[data-pick=hour][data-value='4']").click();
+            assertThat(chosen(desk, "zone")).isEqualTo("BEAD_LEFT");
+            assertThat(desk.find("[data-value=BEAD_LEFT]").getAttribute("class"))
+                    .contains("map-picked");
+            desk.press("#mark");
+            assertThat(desk.text("#map")).contains("left bead at 4 o'clock");
+            assertThat(desk.all(".map-mark")).hasSize(1);
+
+            WebElement zone = desk.find("input[name=zone][value=TREAD]");
+            zone.sendKeys(Keys.ARROW_RIGHT);
+            assertThat(chosen(desk, "zone")).isEqualTo("FLANK_LEFT");
+            desk.press("#mark");
+            assertThat(desk.text("#map")).contains("left flank at 12 o'clock");
+            assertThat(desk.all(".map-mark")).hasSize(2);
+        }
+    }
+
+    private static String chosen(Browser browser, String name) {
+        return browser.find("input[name=" + name + "]:checked").getDomProperty("value");
+    }
+}
