@@ -8,6 +8,10 @@ alter table log_entry add check (kind <> 'LEAK_FOUND' or wheel_id is not null);
 -- What was found is counted over all wheels.
 create index log_entry_of_leaks on log_entry (owner) where kind = 'LEAK_FOUND';
 
+-- What gauges showed lately is asked for all wheels at once.
+create index log_entry_of_readings on log_entry (owner, happened_at desc, sequence desc)
+  where kind in ('PRESSURE_READ', 'HOLD_STARTED', 'HOLD_ENDED');
+
 -- A search for a leak, left and gone on with; what was found in the end stands in the log.
 create table leak_search (
   owner     uuid not null default current_rider() references rider on delete cascade,

@@ -41,4 +41,9 @@ public record HolePlace(double hour) {
     public int spokeHole(int spokes) {
         return (int) Math.floor(turn() * spokes) + 1;
     }
+
+    /** The spoke hole of this number as a place on the wheel; the inverse of {@link #spokeHole(int)}. */
+    public static Spot spokeHole(int number, int spokes) {
+        return new Spot(Spot.Zone.SPOKE_HOLE, NOON * (number - 0.5) / spokes);
+    }
 }

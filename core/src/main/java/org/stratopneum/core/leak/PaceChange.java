@@ -56,7 +56,11 @@ public record PaceChange(Instant since, double before, double now) {
         if (n < 2 * EACH_SIDE) {
             return Optional.empty();
         }
-        double one = sample.misfit(null)[0];
+        double one = sample.steady();
+        double worse = 2 * Math.log(n) + MARGIN;
+        if (one <= worse) {
+            return Optional.empty();
+        }
         double[] best = null;
         double at = 0;
         for (int i = EACH_SIDE - 1; i + EACH_SIDE < n; i++) {
@@ -74,7 +78,7 @@ public record PaceChange(Instant since, double before, double now) {
         }
         double before = -Math.expm1(best[1]);
         double now = -Math.expm1(best[1] + best[2]);
-        boolean better = one - best[0] > 2 * Math.log(n) + MARGIN;
+        boolean better = one - best[0] > worse;
         boolean notable = now - before >= LEAST_MORE && now >= TIMES * Math.max(before, LEAST_BEFORE);
         return better && notable
                 ? Optional.of(new PaceChange(sample.start.plusMillis(Math.round(at * MILLIS_PER_DAY)), before, now))
@@ -82,66 +86,91 @@ public record PaceChange(Instant since, double before, double now) {
     }
 
     /**
-     * Readings as rows of a regression: times (days), logarithms of pressures, the roots of their weights, and the number
-     * of the span that each belongs to; spans of one reading tell no slope and are left out.
+     * Readings as rows of a regression: times (days), the roots of their weights, and the number of the span that each
+     * belongs to; spans of one reading tell no slope and are left out. Times and logarithms of pressures stand also off the
+     * weighted means of their spans, times those roots: so each span has a level of its own.
      */
-    private record Sample(Instant start, double[] day, double[] log, double[] root, int[] span) {
+    private static final class Sample {
+
+        private final Instant start;
+        private final double[] day;
+        private final double[] root;
+        private final int[] span;
+        private final double[] time;
+        private final double[] log;
+        private final double timeTime;
+        private final double timeLog;
+        private final double logLog;
+
+        private Sample(Instant start, double[] day, double[] log, double[] root, int[] span) {
+            this.start = start;
+            this.day = day;
+            this.root = root;
+            this.span = span;
+            this.time = within(day);
+            this.log = within(log);
+            this.timeTime = product(time, time);
+            this.timeLog = product(time, this.log);
+            this.logLog = product(this.log, this.log);
+        }
 
         static Sample of(List<List<LeakReading>> spans, double heightM) {
             List<List<LeakReading>> telling = spans.stream()
                     .map(span -> span.stream()
                             .filter(reading -> PressureFall.at20(reading, heightM) > 0)
                             .toList())
-                    .filter(span -> PressureFall.of(span, heightM).isPresent())
+                    .filter(span -> span.size() > 1)
                     .toList();
             int n = telling.stream().mapToInt(List::size).sum();
             Instant start = n == 0 ? Instant.EPOCH : telling.get(0).get(0).at();
-            Sample sample = new Sample(start, new double[n], new double[n], new double[n], new int[n]);
+            double[] day = new double[n];
+            double[] log = new double[n];
+            double[] root = new double[n];
+            int[] number = new int[n];
             int row = 0;
             for (int i = 0; i < telling.size(); i++) {
-                PressureFall steady = PressureFall.of(telling.get(i), heightM).orElseThrow();
+                Optional<PressureFall> steady = PressureFall.of(telling.get(i), heightM);
                 for (LeakReading reading : telling.get(i)) {
-                    double fitted = steady.at(reading.at()).likely().kpa();
-                    sample.day[row] = Duration.between(start, reading.at()).toMillis() / MILLIS_PER_DAY;
-                    sample.log[row] = Math.log(PressureFall.at20(reading, heightM));
-                    sample.root[row] = fitted / WeightedLine.sigma(fitted, reading.temperature() != null);
-                    sample.span[row] = i;
+                    double kpa = PressureFall.at20(reading, heightM);
+                    double fitted = steady.map(
+                                    fall -> fall.at(reading.at()).likely().kpa())
+                            .orElse(kpa);
+                    day[row] = Duration.between(start, reading.at()).toMillis() / MILLIS_PER_DAY;
+                    log[row] = Math.log(kpa);
+                    root[row] = fitted / WeightedLine.sigma(fitted, reading.temperature() != null);
+                    number[row] = i;
                     row++;
                 }
             }
-            return sample;
+            return new Sample(start, day, log, root, number);
+        }
+
+        /** Weighted sum of the squares that one slope leaves. */
+        double steady() {
+            return logLog - timeLog / timeTime * timeLog;
         }
 
         /**
-         * @param meets where two slopes meet (days), or null for one slope
+         * @param meets where two slopes meet (days)
          * @return weighted sum of the squares that are left, slope (1/day), and what is added to it from there on; null
          *     where nothing tells two slopes apart
          */
-        double[] misfit(Double meets) {
+        double[] misfit(double meets) {
             double[] later = new double[day.length];
             for (int i = 0; i < later.length; i++) {
-                later[i] = meets == null ? 0 : Math.max(0, day[i] - meets);
-            }
-            double[] y = within(log);
-            double[] first = within(day);
-            double yy = product(y, y);
-            double firstY = product(first, y);
-            double firstFirst = product(first, first);
-            if (meets == null) {
-                double slope = firstY / firstFirst;
-                return new double[] {yy - slope * firstY, slope, 0};
+                later[i] = Math.max(0, day[i] - meets);
             }
             double[] second = within(later);
-            double secondY = product(second, y);
+            double secondLog = product(second, log);
             double secondSecond = product(second, second);
-            double both = product(first, second);
-            double determinant = firstFirst * secondSecond - both * both;
-            if (determinant <= ONE_SLOPE * firstFirst * secondSecond) {
+            double both = product(time, second);
+            double determinant = timeTime * secondSecond - both * both;
+            if (determinant <= ONE_SLOPE * timeTime * secondSecond) {
                 return null;
             }
-            double slope = (secondSecond * firstY - both * secondY) / determinant;
-            double added = (firstFirst * secondY - both * firstY) / determinant;
-            return new double[] {yy - slope * firstY - added * secondY, slope, added};
+            double slope = (secondSecond * timeLog - both * secondLog) / determinant;
+            double added = (timeTime * secondLog - both * timeLog) / determinant;
+            return new double[] {logLog - slope * timeLog - added * secondLog, slope, added};
         }
 
         private static double product(double[] one, double[] other) {
@@ -152,18 +181,20 @@ public record PaceChange(Instant since, double before, double now) {
             return sum;
         }
 
-        /** Off the weighted mean of its span, times the root of its weight: so each span has a level of its own. */
         private double[] within(double[] values) {
-            int spans = span[span.length - 1] + 1;
-            double[] weight = new double[spans];
-            double[] sum = new double[spans];
-            for (int i = 0; i < values.length; i++) {
-                weight[span[i]] += root[i] * root[i];
-                sum[span[i]] += root[i] * root[i] * values[i];
-            }
             double[] off = new double[values.length];
-            for (int i = 0; i < values.length; i++) {
-                off[i] = root[i] * (values[i] - sum[span[i]] / weight[span[i]]);
+            for (int from = 0; from < values.length; ) {
+                int to = from;
+                double weight = 0;
+                double sum = 0;
+                for (; to < values.length && span[to] == span[from]; to++) {
+                    weight += root[to] * root[to];
+                    sum += root[to] * root[to] * values[to];
+                }
+                for (int i = from; i < to; i++) {
+                    off[i] = root[i] * (values[i] - sum / weight);
+                }
+                from = to;
             }
             return off;
         }

@@ -92,4 +92,13 @@ class WheelMapTest {
         assertThat(place.turnedRound().fromValveMm(622)).isCloseTo(place.fromValveMm(622), within(1e-6));
         assertThat(place.spokeHole(36)).isBetween(1, 36);
     }
+
+    @Test
+    void aSpokeHoleByItsNumberIsThatSpokeHole() {
+        for (int number = 1; number <= 28; number++) {
+            Spot spot = HolePlace.spokeHole(number, 28);
+            assertThat(new HolePlace(spot.hour()).spokeHole(28)).isEqualTo(number);
+        }
+        assertThat(found(HolePlace.spokeHole(1, 32))).containsEntry("soap-nipples", "bubbles-near-valve");
+    }
 }

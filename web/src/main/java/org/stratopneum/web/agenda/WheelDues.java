@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -166,14 +165,14 @@ public class WheelDues {
 
     /** Readings and liquid of all wheels, asked of the log at once. */
     private List<LogRow> rows(List<BikeStanding> bikes, Instant now) {
-        Map<LogKind, Instant> since = new EnumMap<>(LogKind.class);
-        LogKind.READINGS.forEach(kind -> since.put(kind, Paces.since(now)));
-        SealantDues.since(bikes).ifPresent(first -> LogKind.SEALANT.forEach(kind -> since.put(kind, first)));
+        List<Logbook.Asked> asked = new ArrayList<>();
+        asked.add(new Logbook.Asked(LogKind.READINGS, Paces.since(now)));
+        SealantDues.since(bikes).ifPresent(first -> asked.add(new Logbook.Asked(LogKind.SEALANT, first)));
         List<UUID> wheels = bikes.stream()
                 .flatMap(bike -> Stream.of(WheelPosition.values()).map(bike::wheel))
                 .flatMap(Optional::stream)
                 .map(WheelStanding::wheelId)
                 .toList();
-        return logbook.current(wheels, since);
+        return logbook.current(wheels, asked);
     }
 }

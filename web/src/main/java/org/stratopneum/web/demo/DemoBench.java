@@ -3,7 +3,9 @@ package org.stratopneum.web.demo;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.logbook.LeakFound;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogSubject;
 
@@ -77,6 +79,8 @@ class DemoBench {
                     subject(1, wheel, DemoWheel.id(700 + wheel)),
                     new LogDetail.CareDone(LogDetail.CareDone.Care.PREVENTION_LOOK));
         }
+        pen.write(pen.at(204, 17, 40), subject(3, 6, DemoWheel.id(706)), new LeakFound(Cause.CORE, null));
+        pen.write(pen.at(131, 18, 20), subject(2, 4, DemoWheel.id(704)), new LeakFound(Cause.TUBE_PINCH, 5.0));
         // seeped at first; shaken and laid on its sides it held
         hold(pen, FIRST_DAY, 34.0);
         hold(pen, FIRST_DAY - 1, 39.0);

@@ -70,8 +70,16 @@ class SearchController {
     }
 
     @PostMapping("/searches/{id}/spots")
-    String spot(@PathVariable UUID id, @RequestParam Spot.Zone zone, @RequestParam double hour) {
-        desk.act(id, "spot:" + zone + "@" + hour);
+    String spot(
+            @PathVariable UUID id,
+            @RequestParam Spot.Zone zone,
+            @RequestParam double hour,
+            @RequestParam(required = false) Integer spoke) {
+        if (spoke == null) {
+            desk.act(id, "spot:" + zone + "@" + hour);
+        } else {
+            desk.spokeHole(id, spoke);
+        }
         return to(id) + "#map";
     }
 

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.diagnosis.Cause;
+import org.stratopneum.core.diagnosis.HolePlace;
 import org.stratopneum.core.diagnosis.LeakModel;
 import org.stratopneum.core.diagnosis.Spot;
 import org.stratopneum.core.job.Job;
@@ -220,6 +221,22 @@ class SearchDesk {
         Stand stand = stand(kept.row().wheelId());
         then.diagnosis(LeakModel.of(then.system()), stand.wheel.rim().spokes());
         searches.keep(id, then);
+    }
+
+    /**
+     * Bubbles at a spoke hole.
+     *
+     * @param number by the clock from the valve, from 1
+     * @throws NotThereException when the wheel has no such hole, or nobody counted them
+     */
+    @Transactional
+    void spokeHole(UUID id, int number) {
+        Stand stand = stand(searches.kept(id).row().wheelId());
+        Integer spokes = stand.wheel.rim().spokes();
+        if (spokes == null || number < 1 || number > spokes) {
+            throw new NotThereException();
+        }
+        act(id, "spot:" + SearchAct.text(HolePlace.spokeHole(number, spokes)));
     }
 
     /**

@@ -96,8 +96,11 @@ record SearchPage(
     /** Something that was said, with the act that takes it back. */
     record Said(String text, String back) {}
 
-    /** @param spots what was marked, each with the act that takes it away */
-    record WheelMap(WheelMapDrawing drawing, List<Said> spots, List<Named> zones, FormView form) {}
+    /**
+     * @param spots what was marked, each with the act that takes it away
+     * @param spokes how many there are to choose from, or null where nobody counted
+     */
+    record WheelMap(WheelMapDrawing drawing, List<Said> spots, List<Named> zones, Integer spokes) {}
 
     /** @param places what lies there, in words; empty while nobody said an hour */
     record Hole(FormView form, List<String> places) {}

@@ -227,7 +227,7 @@ class SearchPages {
                 Stream.of(Spot.Zone.values())
                         .map(zone -> new SearchPage.Named(zone.name(), words.zone(zone)))
                         .toList(),
-                new FormView(asked.typed, Map.of()));
+                asked.spokes());
     }
 
     private SearchPage.Hole hole(Asked asked) {

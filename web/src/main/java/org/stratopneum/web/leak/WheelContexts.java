@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -106,13 +105,14 @@ class WheelContexts {
 
     /** Readings, fillings and tapings of the wheel, as far back as they count. */
     private List<LogRow> rows(WheelStanding wheel, Instant now) {
-        Map<LogKind, Instant> since = new EnumMap<>(LogKind.class);
-        LogKind.READINGS.forEach(kind -> since.put(kind, Paces.since(now)));
-        since.put(LogKind.RIM_TAPED, now.minus(NEW_TAPE_DAYS, ChronoUnit.DAYS));
+        List<Logbook.Asked> asked = new ArrayList<>();
+        asked.add(new Logbook.Asked(LogKind.READINGS, Paces.since(now)));
+        asked.add(new Logbook.Asked(List.of(LogKind.RIM_TAPED), now.minus(NEW_TAPE_DAYS, ChronoUnit.DAYS)));
         // what was filled in while the tire was put on may have been noted first that day
         wheel.tire()
-                .ifPresent(tire -> since.put(LogKind.SEALANT_ADDED, tire.since().minus(1, ChronoUnit.DAYS)));
-        return logbook.current(List.of(wheel.wheelId()), since);
+                .map(tire -> tire.since().minus(1, ChronoUnit.DAYS))
+                .ifPresent(first -> asked.add(new Logbook.Asked(List.of(LogKind.SEALANT_ADDED), first)));
+        return logbook.current(List.of(wheel.wheelId()), asked);
     }
 
     private static List<LogRow> of(List<LogRow> rows, Collection<LogKind> kinds) {

@@ -3,7 +3,6 @@ package org.stratopneum.web.logbook;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
@@ -23,8 +22,8 @@ public interface LogMapper {
     /** The last words on a wheel's entries of {@code kinds}, struck ones included, newest first. */
     List<LogRow> headsOfWheel(UUID wheelId, Collection<LogKind> kinds, int limit);
 
-    /** What holds of the entries of wheels, each kind from its moment in {@code since} on, newest first. */
-    List<LogRow> current(Collection<UUID> wheelIds, Map<LogKind, Instant> since);
+    /** What holds of the entries of wheels, those of each asked on its own so that each finds its index, newest first. */
+    List<LogRow> current(Collection<UUID> wheelIds, Collection<Logbook.Asked> asked);
 
     /** What holds of a bike's entries of {@code kinds}, oldest first. */
     List<LogRow> currentOfBike(UUID bikeId, Collection<LogKind> kinds);

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Collection;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
@@ -152,10 +151,13 @@ public class Logbook {
         return mapper.headsOfWheel(wheelId, kinds, limit);
     }
 
-    /** What holds of the entries of some wheels, each kind from its moment on, newest first. */
+    /** Kinds of entries, from a moment on. */
+    public record Asked(Collection<LogKind> kinds, Instant since) {}
+
+    /** What holds of the entries of some wheels, newest first; no kind is asked for twice. */
     @Transactional(readOnly = true)
-    public List<LogRow> current(Collection<UUID> wheelIds, Map<LogKind, Instant> since) {
-        return wheelIds.isEmpty() || since.isEmpty() ? List.of() : mapper.current(wheelIds, since);
+    public List<LogRow> current(Collection<UUID> wheelIds, List<Asked> asked) {
+        return wheelIds.isEmpty() || asked.isEmpty() ? List.of() : mapper.current(wheelIds, asked);
     }
 
     /** What holds of a bike's entries of some kinds, oldest first. */

@@ -27,7 +27,7 @@ import org.stratopneum.web.rider.Rider;
 public class Paces {
 
     /** A pace that nobody read for longer is news no more (days). */
-    private static final int RECENT_DAYS = 60;
+    private static final int RECENT_DAYS = 40;
 
     private final Logbook logbook;
     private final Outlooks outlooks;

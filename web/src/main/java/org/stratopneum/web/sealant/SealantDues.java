@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -66,13 +65,14 @@ public class SealantDues {
     /** The same, with the log asked for it. */
     @Transactional(readOnly = true)
     public Map<UUID, SealantState> of(List<BikeStanding> bikes, Cared cared, Rider rider, Instant now) {
-        Map<LogKind, Instant> since = new EnumMap<>(LogKind.class);
-        since(bikes).ifPresent(first -> LogKind.SEALANT.forEach(kind -> since.put(kind, first)));
+        List<Logbook.Asked> asked = since(bikes)
+                .map(first -> List.of(new Logbook.Asked(LogKind.SEALANT, first)))
+                .orElse(List.of());
         List<UUID> wheels = bikes.stream()
                 .flatMap(SealantDues::liquid)
                 .map(WheelStanding::wheelId)
                 .toList();
-        return of(bikes, logbook.current(wheels, since), cared, rider, now);
+        return of(bikes, logbook.current(wheels, asked), cared, rider, now);
     }
 
     /** From when on the log is to be asked: since the tires went on that are on now; empty without any liquid. */

@@ -16,6 +16,8 @@ enum Shortcut {
     NEW_BIKE("n"),
     FIRST_ANSWER("1"),
     SECOND_ANSWER("2"),
+    NOT_HERE("x"),
+    FIND("f"),
     LIST("?");
 
     private final String key;

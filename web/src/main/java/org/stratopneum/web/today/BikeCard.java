@@ -57,8 +57,9 @@ public record BikeCard(
      * One trip to the shed.
      *
      * @param now whether something of it is due today, or was before
+     * @param leak whether a leak is to be looked for
      */
-    public record Trip(String text, boolean now) {}
+    public record Trip(String text, boolean now, boolean leak) {}
 
     /**
      * Fresh ids, so that sending a form twice writes once, and what a touch on "set as told" would write.

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.agenda.DueReason;
 import org.stratopneum.core.agenda.ShedTrip;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.web.agenda.WheelDues;
@@ -37,6 +38,7 @@ class ShedTrips {
                     return item.isDueOn(today) ? what : wording.text("due.by", what, Age.weekday(item.due()));
                 })
                 .toList();
-        return new BikeCard.Trip(String.join("; ", parts), !trip.day().isAfter(today));
+        boolean leak = trip.items().stream().anyMatch(item -> item.reason() == DueReason.LEAK);
+        return new BikeCard.Trip(String.join("; ", parts), !trip.day().isAfter(today), leak);
     }
 }
