@@ -198,16 +198,7 @@ final class MendJobs {
     /** The hole in the tube is patched, and what made it is found. */
     static Part patchTube() {
         return all(
-                WheelSteps.notBlocked(),
-                WheelSteps.wheelOff(),
-                when(Condition.TIRE_ON, WheelSteps.tireOff()),
-                act("tube-mark"),
-                ask(
-                        "tube-hole",
-                        on(Answer.OUTSIDE, act("tube-outside")),
-                        on(Answer.RIM_SIDE, act("tube-rimside")),
-                        on(Answer.TWO_SLITS, act("tube-slits")),
-                        on(Answer.AT_THE_VALVE, end(Ending.NEW_VALVE))),
+                tubeHole(end(Ending.NEW_VALVE)),
                 ask("tube-large", on(Answer.SMALL), on(Answer.TOO_LARGE, end(Ending.NEW_VALVE))),
                 act("tube-rough"),
                 act("tube-glue"),
@@ -220,6 +211,15 @@ final class MendJobs {
 
     /** Another tube, after what made the hole was found. */
     static Part swapTube() {
+        return all(tubeHole(act("tube-stem")), tubeBack());
+    }
+
+    private static Part tubeBack() {
+        return all(TubeJobs.tubeIn(), HoldSteps.holdTube(), WheelSteps.wheelIn(), WheelSteps.beforeRiding());
+    }
+
+    /** The tube out, and its hole matched to what made it. */
+    private static Part tubeHole(Part whenAtTheValve) {
         return all(
                 WheelSteps.notBlocked(),
                 WheelSteps.wheelOff(),
@@ -230,27 +230,7 @@ final class MendJobs {
                         on(Answer.OUTSIDE, act("tube-outside")),
                         on(Answer.RIM_SIDE, act("tube-rimside")),
                         on(Answer.TWO_SLITS, act("tube-slits")),
-                        on(Answer.AT_THE_VALVE, act("tube-stem"))),
-                tubeBack());
-    }
-
-    private static Part tubeBack() {
-        return all(
-                WheelSteps.rimSound(),
-                ask("rim-strip", on(Answer.YES), on(Answer.NO, act("strip-in"))),
-                ask(
-                                "inside-by-cloth",
-                                on(Answer.NOTHING_FOUND),
-                                on(Answer.OBJECT_FOUND, act("object-out")),
-                                on(Answer.CUT_FOUND, end(Ending.TIRE_SCRAP)))
-                        .caution(Caution.CASING_CUT),
-                MountSteps.beadsOverTube(),
-                act("half-air").caution(Caution.CEILING).with(Amount.CEILING),
-                ask("line-half", on(Answer.EVEN), on(Answer.DIPS, act("dip-by-hand"))),
-                reached(Milestone.TUBE_ON),
-                HoldSteps.holdTube(),
-                WheelSteps.wheelIn(),
-                WheelSteps.beforeRiding());
+                        on(Answer.AT_THE_VALVE, whenAtTheValve)));
     }
 
     /** A dent that leaks: cleaned and sealed where it is small; straightened by somebody who does it often. */

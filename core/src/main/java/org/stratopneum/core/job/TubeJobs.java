@@ -22,6 +22,14 @@ final class TubeJobs {
                 WheelSteps.notBlocked(),
                 WheelSteps.wheelOff(),
                 when(Condition.TIRE_ON, WheelSteps.tireOff()),
+                tubeIn(),
+                WheelSteps.wheelIn(),
+                WheelSteps.beforeRiding());
+    }
+
+    /** Onto an open rim: strip, inside of the tire, tube, beads, and half the air. */
+    static Part tubeIn() {
+        return all(
                 WheelSteps.rimSound(),
                 ask("rim-strip", on(Answer.YES), on(Answer.NO, act("strip-in"))),
                 ask(
@@ -33,9 +41,7 @@ final class TubeJobs {
                 MountSteps.beadsOverTube(),
                 act("half-air").caution(Caution.CEILING).with(Amount.CEILING),
                 ask("line-half", on(Answer.EVEN), on(Answer.DIPS, act("dip-by-hand"))),
-                reached(Milestone.TUBE_ON),
-                WheelSteps.wheelIn(),
-                WheelSteps.beforeRiding());
+                reached(Milestone.TUBE_ON));
     }
 
     /** For bikes that cannot go tubeless. */

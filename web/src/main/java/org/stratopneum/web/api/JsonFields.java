@@ -1,9 +1,7 @@
 package org.stratopneum.web.api;
 
-import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -12,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
@@ -31,13 +30,6 @@ final class JsonFields {
     static final String NOT_WHOLE = "not-whole";
     static final String NOT_A_DAY = "not-a-day";
     static final String NOT_A_MOMENT = "not-a-moment";
-
-    /** No tire was filled before, and nobody asks beyond. */
-    private static final int FIRST_YEAR = 1990;
-
-    private static final int LAST_YEAR = 2200;
-    private static final Instant FIRST_MOMENT = Instant.parse("1990-01-01T00:00:00Z");
-    private static final Instant LAST_MOMENT = Instant.parse("2201-01-01T00:00:00Z");
 
     private final JsonNode node;
     private final String path;
@@ -191,41 +183,25 @@ final class JsonFields {
 
     /** A day that must be there, as YYYY-MM-DD. */
     Optional<LocalDate> day(String field) {
-        JsonNode value = present(field).orElse(null);
-        if (value == null) {
-            missing(field);
-            return Optional.empty();
-        }
-        try {
-            LocalDate day = value.isString() ? LocalDate.parse(value.asString()) : null;
-            if (day != null && day.getYear() >= FIRST_YEAR && day.getYear() <= LAST_YEAR) {
-                return Optional.of(day);
-            }
-        } catch (DateTimeException exception) {
-            // the fault below says so
-        }
-        problems.add(Problem.of(at(field), value.isString() ? NOT_A_DAY : Problem.WRONG_TYPE));
-        return Optional.empty();
+        return time(field, JsonTimes::day, NOT_A_DAY);
     }
 
     /** A moment that must be there, as an RFC 3339 date and time with its offset. */
     Optional<Instant> moment(String field) {
+        return time(field, JsonTimes::moment, NOT_A_MOMENT);
+    }
+
+    private <T> Optional<T> time(String field, Function<String, Optional<T>> reader, String fault) {
         JsonNode value = present(field).orElse(null);
         if (value == null) {
             missing(field);
             return Optional.empty();
         }
-        try {
-            Instant moment =
-                    value.isString() ? OffsetDateTime.parse(value.asString()).toInstant() : null;
-            if (moment != null && !moment.isBefore(FIRST_MOMENT) && moment.isBefore(LAST_MOMENT)) {
-                return Optional.of(moment);
-            }
-        } catch (DateTimeException exception) {
-            // the fault below says so
+        Optional<T> time = value.isString() ? reader.apply(value.asString()) : Optional.empty();
+        if (time.isEmpty()) {
+            problems.add(Problem.of(at(field), value.isString() ? fault : Problem.WRONG_TYPE));
         }
-        problems.add(Problem.of(at(field), value.isString() ? NOT_A_MOMENT : Problem.WRONG_TYPE));
-        return Optional.empty();
+        return time;
     }
 
     /** An object that must be there; where it is not, its fields report nothing more. */

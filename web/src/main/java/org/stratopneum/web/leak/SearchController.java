@@ -20,9 +20,11 @@ class SearchController {
     private static final String START = "leak/start";
 
     private final SearchDesk desk;
+    private final SearchEnds ends;
 
-    SearchController(SearchDesk desk) {
+    SearchController(SearchDesk desk, SearchEnds ends) {
         this.desk = desk;
+        this.ends = ends;
     }
 
     /** Where one stands open on the wheel, it goes on. */
@@ -85,25 +87,25 @@ class SearchController {
 
     @PostMapping("/searches/{id}/found")
     String found(@PathVariable UUID id, @RequestParam Cause cause, @RequestParam(required = false) Double hour) {
-        desk.found(id, cause, hour);
+        ends.found(id, cause, hour);
         return to(id);
     }
 
     @PostMapping("/searches/{id}/test")
     String test(@PathVariable UUID id, @RequestParam UUID newId, @RequestParam Cause cause) {
-        desk.test(id, newId, cause);
+        ends.test(id, newId, cause);
         return "redirect:/agenda?done=" + newId;
     }
 
     @PostMapping("/searches/{id}/give-up")
     String giveUp(@PathVariable UUID id) {
-        desk.giveUp(id);
+        ends.giveUp(id);
         return to(id);
     }
 
     @PostMapping("/searches/{id}/reopen")
     String reopen(@PathVariable UUID id) {
-        desk.reopen(id);
+        ends.reopen(id);
         return to(id);
     }
 

@@ -1,8 +1,5 @@
 package org.stratopneum.web.leak;
 
-import java.nio.charset.StandardCharsets;
-import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,10 +10,7 @@ import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.diagnosis.HolePlace;
 import org.stratopneum.core.diagnosis.LeakModel;
-import org.stratopneum.core.diagnosis.Spot;
-import org.stratopneum.core.job.Job;
 import org.stratopneum.core.job.Milestone;
-import org.stratopneum.web.agenda.Reminders;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPlace;
@@ -24,10 +18,8 @@ import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.LeakFound;
 import org.stratopneum.web.logbook.LogDetail;
-import org.stratopneum.web.logbook.LogEntry;
 import org.stratopneum.web.logbook.LogKind;
 import org.stratopneum.web.logbook.LogRow;
-import org.stratopneum.web.logbook.LogSubject;
 import org.stratopneum.web.logbook.Logbook;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
@@ -49,7 +41,6 @@ class SearchDesk {
     private final Garage garage;
     private final Riders riders;
     private final Logbook logbook;
-    private final Reminders reminders;
     private final Wording wording;
     private final ProblemWording problemWording;
 
@@ -61,7 +52,6 @@ class SearchDesk {
             Garage garage,
             Riders riders,
             Logbook logbook,
-            Reminders reminders,
             Wording wording,
             ProblemWording problemWording) {
         this.searches = searches;
@@ -71,7 +61,6 @@ class SearchDesk {
         this.garage = garage;
         this.riders = riders;
         this.logbook = logbook;
-        this.reminders = reminders;
         this.wording = wording;
         this.problemWording = problemWording;
     }
@@ -237,69 +226,5 @@ class SearchDesk {
             throw new NotThereException();
         }
         act(id, "spot:" + SearchAct.text(HolePlace.spokeHole(number, spokes)));
-    }
-
-    /**
-     * It was this, and it holds: the log keeps it, and the search is at its end.
-     *
-     * @param hour where on the wheel by the clock, or null where nobody said, or the map does
-     * @throws NotThereException when this rider has no such search, or no clock has that hour
-     */
-    @Transactional
-    void found(UUID id, Cause cause, Double hour) {
-        if (hour != null && Spot.HOURS.problemOf("hour", hour).isPresent()) {
-            throw new NotThereException();
-        }
-        Searches.Kept kept = searches.held(id);
-        if (kept.ended() || cause.system() != kept.search().system()) {
-            return;
-        }
-        Stand stand = stand(kept.row().wheelId());
-        UUID entry = entryOf(kept);
-        Instant now = logbook.now();
-        UUID tire = stand.wheel.tire().map(WheelStanding.Tire::id).orElse(null);
-        logbook.write(LogEntry.of(
-                entry,
-                now,
-                now,
-                riders.self().zone(),
-                LogSubject.wheel(stand.place.bikeId(), kept.row().wheelId(), tire),
-                new LeakFound(cause, kept.search().hour().orElse(hour))));
-        searches.end(id, entry);
-    }
-
-    /** A search that was gone on with ends in an entry of its own. */
-    private UUID entryOf(Searches.Kept kept) {
-        String name = kept.row().id() + " " + logbook.now();
-        return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8));
-    }
-
-    /** What was mended stands overnight, and is read tomorrow. */
-    @Transactional
-    void test(UUID id, UUID newId, Cause cause) {
-        Searches.Kept kept = searches.kept(id);
-        Rider rider = riders.self();
-        LocalDate tomorrow = LocalDate.ofInstant(logbook.now(), rider.zoneId()).plusDays(1);
-        reminders.remind(
-                newId,
-                kept.row().wheelId(),
-                wording.text("search.remind", words.cause(cause)),
-                Job.HOLD_TEST,
-                tomorrow);
-    }
-
-    @Transactional
-    void giveUp(UUID id) {
-        searches.end(searches.held(id).row().id(), null);
-    }
-
-    /** Goes on with a search that was ended; what the log said of it is struck through. */
-    @Transactional
-    void reopen(UUID id) {
-        Searches.Kept kept = searches.held(id);
-        UUID found = kept.row().found();
-        if (searches.reopen(id) && found != null) {
-            logbook.strike(List.of(found));
-        }
     }
 }

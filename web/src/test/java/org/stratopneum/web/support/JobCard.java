@@ -135,6 +135,18 @@ public final class JobCard {
         }
     }
 
+    /** The same until a wait that has to go on. */
+    public void goOn() {
+        for (int i = 0; i < MOST_STEPS && !step().isEmpty() && !waits(); i++) {
+            usual(step());
+        }
+    }
+
+    private boolean waits() {
+        String form = openPart();
+        return !form.contains("name=\"value\"") && first(USUAL, form).isEmpty();
+    }
+
     private void usual(String open) {
         String form = openPart();
         if (form.contains("name=\"value\"")) {

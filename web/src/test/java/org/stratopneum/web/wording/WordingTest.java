@@ -26,13 +26,6 @@ import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.check.Verdict;
-import org.stratopneum.core.diagnosis.AirSystem;
-import org.stratopneum.core.diagnosis.Cause;
-import org.stratopneum.core.diagnosis.Check;
-import org.stratopneum.core.diagnosis.Circumstance;
-import org.stratopneum.core.diagnosis.Drill;
-import org.stratopneum.core.diagnosis.LeakModel;
-import org.stratopneum.core.diagnosis.Spot;
 import org.stratopneum.core.fit.Article;
 import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.FitCheck;
@@ -48,7 +41,6 @@ import org.stratopneum.core.job.Ending;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.job.SeatingSchool;
 import org.stratopneum.core.job.Step;
-import org.stratopneum.core.leak.LeakClass;
 import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.ChainStep;
 import org.stratopneum.core.pressure.DropSchool;
@@ -167,11 +159,6 @@ class WordingTest {
                         words("article", Article.values()),
                         words("family", SealantFamily.values()),
                         words("school", SeatingSchool.values()),
-                        words("cause", Cause.values()),
-                        words("known", Circumstance.values()),
-                        words("zone", Spot.Zone.values()),
-                        words("story", Drill.Story.values()),
-                        words("pace.class", LeakClass.values()),
                         words("delivery", Cartridge.Delivery.values()))
                 .flatMap(List::stream)
                 .forEach(word -> assertThat(word).isNotBlank());
@@ -179,24 +166,6 @@ class WordingTest {
             assertThat(wording.text("step." + code)).isNotBlank();
             assertThat(wording.text("step." + code + ".why")).isNotBlank();
         });
-    }
-
-    /** Every check of the leak finder says what and how, each answer has its words, each cause its signs and its remedy. */
-    @ParameterizedTest
-    @EnumSource
-    void theLeakFinderHasWordsForAllThatItAsks(AirSystem system) {
-        LeakModel model = LeakModel.of(system);
-        for (Check check : model.checks()) {
-            assertThat(wording.text("check." + check.code())).isNotBlank();
-            assertThat(wording.text("check." + check.code() + ".how")).isNotBlank();
-            check.answers()
-                    .forEach(answer -> assertThat(wording.text("check." + check.code() + "." + answer))
-                            .isNotBlank());
-        }
-        for (Cause cause : model.causes()) {
-            assertThat(wording.text("cause." + cause.name() + ".signs")).isNotBlank();
-            assertThat(wording.text("cause." + cause.name() + ".fix")).isNotBlank();
-        }
     }
 
     @Test
