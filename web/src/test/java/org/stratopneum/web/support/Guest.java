@@ -63,9 +63,14 @@ public final class Guest {
 
     /** Posts a form with the token that the page {@code from} gives. */
     public HttpResponse<String> post(String from, String path, Map<String, String> fields) {
-        Matcher token = TOKEN.matcher(get(from).body());
+        return postFrom(get(from).body(), path, fields);
+    }
+
+    /** The same from a page that was read already. */
+    public HttpResponse<String> postFrom(String page, String path, Map<String, String> fields) {
+        Matcher token = TOKEN.matcher(page);
         if (!token.find()) {
-            throw new IllegalStateException("no form on " + from);
+            throw new IllegalStateException("no form on " + page);
         }
         Map<String, String> all = new HashMap<>(fields);
         all.put("_csrf", token.group(1));

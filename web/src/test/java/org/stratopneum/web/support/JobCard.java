@@ -76,20 +76,31 @@ public final class JobCard {
         return rider.get(path).body();
     }
 
+    /** The card as it stands: its page, and the form with which the open step is answered, empty at the end. */
+    private record Open(String page, String form) {
+
+        String step() {
+            return first(STEP, form);
+        }
+
+        boolean waits() {
+            return !form.contains("name=\"value\"") && first(USUAL, form).isEmpty();
+        }
+    }
+
+    private Open open() {
+        String page = page();
+        int from = page.indexOf("card-answers");
+        return new Open(page, from < 0 ? "" : page.substring(from, page.indexOf("</form>", from)));
+    }
+
     /** The id of the step that is open, empty at the end. */
     public String step() {
-        return first(STEP, openPart());
+        return open().step();
     }
 
     public String wheel() {
-        return first(WHEEL, openPart());
-    }
-
-    /** The form with which the open step is answered. */
-    private String openPart() {
-        String page = page();
-        int from = page.indexOf("card-answers");
-        return from < 0 ? "" : page.substring(from, page.indexOf("</form>", from));
+        return first(WHEEL, open().form());
     }
 
     private static String first(Pattern pattern, String text) {
@@ -102,26 +113,32 @@ public final class JobCard {
 
     /** Answers the open step; the page that came back. */
     public HttpResponse<String> answer(String... pairs) {
-        return answerStep(step(), pairs);
+        Open open = open();
+        return answer(open, open.step(), pairs);
     }
 
     public HttpResponse<String> answerStep(String step, String... pairs) {
-        Map<String, String> fields = new HashMap<>(Map.of("wheel", wheel(), "step", step, "unit", "KPA"));
+        return answer(open(), step, pairs);
+    }
+
+    private HttpResponse<String> answer(Open open, String step, String... pairs) {
+        Map<String, String> fields =
+                new HashMap<>(Map.of("wheel", first(WHEEL, open.form()), "step", step, "unit", "KPA"));
         for (int i = 0; i < pairs.length; i += 2) {
             fields.put(pairs[i], pairs[i + 1]);
         }
-        return rider.post(path, path + "/answers", fields);
+        return rider.postFrom(open.page(), path + "/answers", fields);
     }
 
     /** Goes on with the usual answers until {@code step} is open. */
     public void goTo(String step) {
         for (int i = 0; i < MOST_STEPS; i++) {
-            String open = step();
-            if (open.equals(step)) {
+            Open open = open();
+            if (open.step().equals(step)) {
                 return;
             }
-            if (open.isEmpty()) {
-                throw new IllegalStateException("ended before " + step + ": " + page());
+            if (open.step().isEmpty()) {
+                throw new IllegalStateException("ended before " + step + ": " + open.page());
             }
             usual(open);
         }
@@ -130,33 +147,31 @@ public final class JobCard {
 
     /** Goes on with the usual answers to the end. */
     public void goToTheEnd() {
-        for (int i = 0; i < MOST_STEPS && !step().isEmpty(); i++) {
-            usual(step());
+        Open open = open();
+        for (int i = 0; i < MOST_STEPS && !open.step().isEmpty(); i++) {
+            usual(open);
+            open = open();
         }
     }
 
     /** The same until a wait that has to go on. */
     public void goOn() {
-        for (int i = 0; i < MOST_STEPS && !step().isEmpty() && !waits(); i++) {
-            usual(step());
+        Open open = open();
+        for (int i = 0; i < MOST_STEPS && !open.step().isEmpty() && !open.waits(); i++) {
+            usual(open);
+            open = open();
         }
     }
 
-    private boolean waits() {
-        String form = openPart();
-        return !form.contains("name=\"value\"") && first(USUAL, form).isEmpty();
-    }
-
-    private void usual(String open) {
-        String form = openPart();
-        if (form.contains("name=\"value\"")) {
-            answerStep(open, "value", form.contains("Went in") ? "60" : "150", "temperature", "20");
+    private void usual(Open open) {
+        if (open.form().contains("name=\"value\"")) {
+            answer(open, open.step(), "value", open.form().contains("Went in") ? "60" : "150", "temperature", "20");
         } else {
-            String answer = first(USUAL, form);
+            String answer = first(USUAL, open.form());
             if (answer.isEmpty()) {
-                throw new IllegalStateException("nothing to answer at " + open);
+                throw new IllegalStateException("nothing to answer at " + open.step());
             }
-            answerStep(open, "answer", answer);
+            answer(open, open.step(), "answer", answer);
         }
     }
 }
