@@ -17,18 +17,31 @@ final class HoldSteps {
     private HoldSteps() {}
 
     static Part hold() {
-        Part again = all(act("shake-and-turn"), test(end(Ending.LEAKS)).under("again."));
-        return test(again);
+        return hold(inflated(), act("shake-and-turn"));
     }
 
     /** The same with a tube, which nothing is shaken in. */
     static Part holdTube() {
-        return test(all(act("tube-nearly"), test(end(Ending.LEAKS)).under("again.")));
+        return hold(inflated(), act("tube-nearly"));
     }
 
-    private static Part test(Part whenNearly) {
+    /** The same at no more than {@code up} puts in, for a tire that must not get what seats it. */
+    static Part holdAt(Step up, boolean tube) {
+        return hold(up, act(tube ? "tube-nearly" : "shake-and-turn"));
+    }
+
+    private static Step inflated() {
+        return act("inflate-to-hold").caution(Caution.CEILING).with(Amount.SEATING, Amount.CEILING);
+    }
+
+    private static Part hold(Step up, Step whenNearly) {
+        Part again = all(whenNearly, test(up, end(Ending.LEAKS)).under("again."));
+        return test(up, again);
+    }
+
+    private static Part test(Step up, Part whenNearly) {
         return all(
-                act("inflate-to-hold").caution(Caution.CEILING).with(Amount.SEATING, Amount.CEILING),
+                up,
                 measure("hold-start", Measured.PRESSURE_TO_HOLD),
                 reached(Milestone.HOLD_STARTED),
                 rest("hold-wait", HoldTest.SHORTEST, false),

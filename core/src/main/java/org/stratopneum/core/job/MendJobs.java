@@ -165,8 +165,15 @@ final class MendJobs {
                 act("sew-outside"),
                 rest("sew-outside-sets", FLEXIBLE_GLUE_SETS, true),
                 TubelessJobs.tapeOrLook(),
+                heed("sew-seat", Caution.CEILING, Caution.CASING_CUT),
                 TubelessJobs.mountAndSeal(),
-                TubelessJobs.toTheRoad(),
+                HoldSteps.holdAt(
+                        act("hold-at-riding")
+                                .caution(Caution.CEILING, Caution.CASING_CUT)
+                                .with(Amount.RIDING, Amount.CEILING),
+                        false),
+                WheelSteps.wheelIn(),
+                WheelSteps.beforeRiding(),
                 heed("sew-after", Caution.CASING_CUT));
     }
 
@@ -187,11 +194,12 @@ final class MendJobs {
                 ask("boot-bulges", on(Answer.NO), on(Answer.YES, end(Ending.TIRE_SCRAP)))
                         .caution(Caution.CASING_CUT),
                 reached(Milestone.TUBE_ON),
-                HoldSteps.holdTube(),
+                HoldSteps.holdAt(
+                        act("boot-riding")
+                                .caution(Caution.CEILING, Caution.CASING_CUT)
+                                .with(Amount.RIDING, Amount.CEILING),
+                        true),
                 WheelSteps.wheelIn(),
-                act("boot-riding").caution(Caution.CEILING, Caution.CASING_CUT).with(Amount.RIDING, Amount.CEILING),
-                measure("booted-pressure", Measured.PRESSURE_SET).worded("riding-pressure"),
-                reached(Milestone.PRESSURE_SET),
                 heed("boot-after", Caution.CASING_CUT, Caution.BEFORE_RIDING));
     }
 

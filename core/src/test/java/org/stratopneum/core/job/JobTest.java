@@ -235,4 +235,58 @@ class JobTest {
                             .anyMatch(taken -> taken.step().text().equals("core-wash"));
                 }));
     }
+
+    /** Handbook, page 7: with a boot not over 70 % of the usual; what was cut is not held at what seats a sound tire. */
+    @ParameterizedTest
+    @EnumSource(names = {"BOOT", "SEW_FLANK"})
+    void aTireThatWasCutIsTestedAtNoMoreThanItIsRiddenWith(Job job) {
+        EveryWay.walk(job.script(), ANY, walk -> {
+            List<Step> behind = walk.taken().stream().map(Walk.Taken::step).toList();
+            if (walk.open().filter(step -> step.id().endsWith("hold-start")).isPresent()) {
+                assertThat(behind.get(behind.size() - 1).amounts()).contains(Amount.RIDING);
+            }
+        });
+        assertThat(job.steps()).noneMatch(step -> step.text().equals("inflate-to-hold"));
+        assertThat(job.steps())
+                .filteredOn(
+                        step -> step.text().equals("boot-riding") || step.text().equals("hold-at-riding"))
+                .isNotEmpty()
+                .allSatisfy(step -> assertThat(step.cautions()).contains(Caution.CASING_CUT, Caution.CEILING));
+    }
+
+    /** What mends a leak is done when its hold test has passed, on every way. */
+    @ParameterizedTest
+    @EnumSource(
+            names = {
+                "SERVICE_VALVE",
+                "MEND_BEAD",
+                "RETAPE",
+                "PLUG_AND_PATCH",
+                "SEW_FLANK",
+                "BOOT",
+                "PATCH_TUBE",
+                "SWAP_TUBE",
+                "RIM_DENT",
+                "SETTLE"
+            })
+    void whatMendsALeakIsDoneWithAPassedHoldTest(Job job) {
+        EveryWay.walk(job.script(), ANY, walk -> {
+            if (walk.ending().filter(Ending.DONE::equals).isPresent()) {
+                assertThat(walk.taken())
+                        .anyMatch(taken -> taken.step().id().endsWith("hold-end") && taken.answer() == Answer.PASSED);
+            }
+        });
+    }
+
+    /** Handbook, page 7: before the new tube goes in, what made the hole is found. */
+    @ParameterizedTest
+    @EnumSource(names = {"PATCH_TUBE", "SWAP_TUBE"})
+    void aTubeGoesInAfterTheHoleWasMatchedAndTheTireFeltThrough(Job job) {
+        EveryWay.walk(job.script(), ANY, walk -> {
+            if (walk.open().filter(step -> step.id().equals("tube-in")).isPresent()) {
+                assertThat(walk.taken().stream().map(taken -> taken.step().id()))
+                        .contains("tube-hole", "inside-by-cloth");
+            }
+        });
+    }
 }

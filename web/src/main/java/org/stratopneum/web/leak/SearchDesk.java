@@ -166,13 +166,12 @@ class SearchDesk {
         String when = Age.moment(kept.row().endedAt(), rider.zoneId());
         boolean reopens = searches.openOn(kept.row().wheelId()).isEmpty();
         UUID found = kept.row().found();
-        String text = found == null
-                ? wording.text("search.given-up", when)
-                : wording.text(
-                        "search.found",
-                        words.cause(((LeakFound) logbook.detailOf(logbook.entry(found))).cause()),
-                        when);
-        return new SearchPage.End(text, found, reopens);
+        if (found == null) {
+            return new SearchPage.End(wording.text("search.given-up", when), null, null, reopens);
+        }
+        Cause cause = ((LeakFound) logbook.detailOf(logbook.entry(found))).cause();
+        return new SearchPage.End(
+                wording.text("search.found", words.cause(cause), when), words.caution(cause), found, reopens);
     }
 
     /** What a hold test on a card has said since the search was begun, or null. */

@@ -11,6 +11,7 @@ import org.stratopneum.web.wording.FormView;
  *
  * @param wheel the wheel that it is about, or null for a visitor
  * @param acts where its buttons lead
+ * @param cautions what could hurt somebody by what was seen
  * @param look the check to be made now, or null
  * @param mend what to mend now, or null
  * @param end how it ended, or null while it goes on
@@ -22,6 +23,7 @@ record SearchPage(
         UUID wheel,
         String title,
         Acts acts,
+        List<String> cautions,
         Look look,
         Mend mend,
         End end,
@@ -81,8 +83,11 @@ record SearchPage(
 
     record Card(Job job, String name) {}
 
-    /** @param entry of the log, or null where it was given up */
-    record End(String text, UUID entry, boolean reopens) {}
+    /**
+     * @param caution what could hurt somebody who rides on, or null
+     * @param entry of the log, or null where it was given up
+     */
+    record End(String text, String caution, UUID entry, boolean reopens) {}
 
     record Other(String code, String title, String cost) {}
 

@@ -79,6 +79,10 @@ class SearchPages {
                 asked.wheel == null ? null : asked.wheel.id(),
                 asked.title,
                 asked.acts,
+                diagnosis.findings().entrySet().stream()
+                        .flatMap(found -> words.caution(found.getKey(), found.getValue()).stream())
+                        .distinct()
+                        .toList(),
                 open && look != null ? look(look, diagnosis, chosen.isPresent()) : null,
                 open && look == null ? mend(next.mend(), diagnosis, belief, search.mode()) : null,
                 asked.end,

@@ -83,6 +83,17 @@ public class SearchWording {
         return caution == null ? null : wording.of("caution", caution);
     }
 
+    /** What could hurt somebody by what was seen, whatever it turns out to be; empty for the usual. */
+    Optional<String> caution(String check, String answer) {
+        Caution caution = switch (check + " " + answer) {
+            case "look-rim crack", "look-rim dent" -> Caution.CRACKED_RIM;
+            case "look-over cut" -> Caution.CASING_CUT;
+            case "soap-nipples bubbles", "soap-nipples bubbles-near-valve", "tub nipples" -> Caution.RIM_CAVITY;
+            default -> null;
+        };
+        return Optional.ofNullable(caution).map(found -> wording.of("caution", found));
+    }
+
     /** What could hurt somebody who goes on riding, or mends it, or null. */
     public String caution(Cause cause) {
         Caution caution = switch (cause) {

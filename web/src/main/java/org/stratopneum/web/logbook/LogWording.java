@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.rider.Rider;
@@ -121,9 +122,7 @@ public class LogWording {
             return wording.text("log.job", wording.of("job", ended.job()), wording.of("ending", ended.ending()));
         }
         if (detail instanceof LeakFound found) {
-            return found.hour() == null
-                    ? wording.text("log.leak", wording.of("cause", found.cause()))
-                    : wording.text("log.leak.at", wording.of("cause", found.cause()), Numbers.upTo(found.hour(), 1));
+            return leak(found);
         }
         if (detail instanceof LogDetail.WarningAccepted accepted) {
             return wording.text("log.accepted", wording.text("accepted." + accepted.code()), accepted.note());
@@ -131,6 +130,16 @@ public class LogWording {
         return detail instanceof LogDetail.RimTaped
                 ? wording.text("log.taped")
                 : wording.text("log.part", row.partName());
+    }
+
+    private String leak(LeakFound found) {
+        if (found.cause() == Cause.NORMAL) {
+            return wording.text("log.leak.none");
+        }
+        String cause = wording.of("cause", found.cause());
+        return found.hour() == null
+                ? wording.text("log.leak", cause)
+                : wording.text("log.leak.at", cause, Numbers.upTo(found.hour(), 1));
     }
 
     private String note(LogRow row, Rider rider) {

@@ -228,4 +228,31 @@ class LeakSearchTest {
                 .as("25 % in a day")
                 .contains("loses fast", "hit since");
     }
+
+    /** A crack is not mended by a rider: it stops the wheel, here, in the end, and in the log (handbook, page 8). */
+    @Test
+    void aCrackStopsTheWheelAndNothingToFindSaysSo() {
+        String search = begin("hit", "on");
+        assertThat(post(search, "acts", "act", "seen.look-rim.crack"))
+                .as("at once, whatever is asked next")
+                .contains("Do not ride a cracked rim");
+        post(search, "acts", "act", "seen.tub.nipples");
+        String page = post(search, "acts", "act", "mode:NAME_IT");
+        assertThat(page).contains("a crack in the rim", "Stop riding this wheel", "I stop riding it", "it is sound");
+        assertThat(page).doesNotContain("nothing to mend", "id=\"remind\"");
+        page = post(search, "found", "cause", "RIM_CRACK");
+        assertThat(page).contains("Found: a crack in the rim", "Do not ride a cracked rim");
+
+        String normal = begin();
+        post(normal, "acts", "act", "seen.hold-test.passed");
+        post(normal, "found", "cause", "NORMAL");
+        assertThat(rider.get("/log").body()).contains("looked for a leak: none").doesNotContain("leak found: nothing");
+    }
+
+    @Test
+    void aHoldTestAndADipLeadToWhereTheyAreKept() {
+        String search = begin();
+        assertThat(rider.get(search + "?check=hold-test").body()).contains("id=\"hold-card\"", "job=HOLD_TEST");
+        assertThat(rider.get(search + "?check=dip").body()).contains("id=\"dip-page\"", wheel + "/sealant#dip");
+    }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -86,18 +87,35 @@ class PageCostTest {
     /** They look at the whole bench: the bike, the log, the shelf, and the card with its answers. */
     @ParameterizedTest
     @ValueSource(
-            strings = {"/", REAR_WHEEL, REAR_WHEEL + "/sealant", REAR_WHEEL + "/cards/new?job=CHANGE_TIRE", "card"})
+            strings = {
+                "/",
+                REAR_WHEEL,
+                REAR_WHEEL + "/sealant",
+                REAR_WHEEL + "/cards/new?job=CHANGE_TIRE",
+                "card",
+                "search"
+            })
     void thePagesAtTheBenchAskTenTimesAtMost(String asked) {
         Guest guest = Guest.withAccount(site);
         TypedBike.enter(guest);
         String wheel = "/wheels/" + guest.ids("/garage", "/wheels/").get(0);
-        boolean card = asked.equals("card");
-        String path =
-                card ? JobCard.begin(guest, wheel, "CHANGE_TIRE", "both", "on").path() : asked;
+        String own = switch (asked) {
+            case "card" ->
+                JobCard.begin(guest, wheel, "CHANGE_TIRE", "both", "on").path();
+            case "search" -> search(guest, wheel);
+            default -> null;
+        };
+        String path = own == null ? asked : own;
         List<String> queries =
-                CountedQueries.during(() -> assertThat((card ? guest.get(path) : site.get(path)).statusCode())
+                CountedQueries.during(() -> assertThat((own == null ? site.get(path) : guest.get(path)).statusCode())
                         .isEqualTo(200));
         assertThat(queries).as(path).hasSizeLessThanOrEqualTo(MOST_AT_THE_BENCH);
+    }
+
+    private static String search(Guest guest, String wheel) {
+        String id = UUID.randomUUID().toString();
+        guest.post(wheel + "/leak", wheel + "/leak", Map.of("newId", id));
+        return "/searches/" + id;
     }
 
     /** They look at everything there is: all wheels, the log, the cards, the shelf, and what the rider said about it. */
