@@ -10,10 +10,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.diagnosis.Circumstance;
-import org.stratopneum.core.diagnosis.LeakModel;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.Logbook;
 
@@ -103,11 +101,5 @@ class Searches {
         Map<Cause, Integer> times = new EnumMap<>(Cause.class);
         mapper.found().forEach(found -> times.put(found.cause(), found.times()));
         return Collections.unmodifiableMap(times);
-    }
-
-    /** The model with this rider's own causes. */
-    @Transactional(readOnly = true)
-    LeakModel model(AirSystem system) {
-        return LeakModel.of(system).withOwn(own());
     }
 }
