@@ -211,13 +211,6 @@ final class Browser implements AutoCloseable {
                 .longValue();
     }
 
-    /** Another width of the same phone, with the page that it shows. */
-    void narrow(int width) {
-        driver.executeCdpCommand(
-                "Emulation.setDeviceMetricsOverride",
-                Map.of("width", width, "height", 844, "deviceScaleFactor", 1, "mobile", true));
-    }
-
     void darkTheme(boolean dark) {
         driver.executeCdpCommand(
                 "Emulation.setEmulatedMedia",
