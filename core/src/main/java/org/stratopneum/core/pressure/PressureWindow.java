@@ -30,6 +30,11 @@ public record PressureWindow(GaugePressure low, GaugePressure high) {
                 limits.hold(GaugePressure.kpa(told.kpa() * spread)));
     }
 
+    /** Lower end of the window around {@code told}, where no limit is known. */
+    public static GaugePressure lowAround(GaugePressure told) {
+        return GaugePressure.kpa(told.kpa() / Math.exp(Z_90 * SIGMA_LN_FACTOR));
+    }
+
     /** Where a pressure lies. */
     public enum Side {
         BELOW,

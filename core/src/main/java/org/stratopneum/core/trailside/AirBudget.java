@@ -1,0 +1,141 @@
+package org.stratopneum.core.trailside;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.stratopneum.core.air.Cartridge;
+import org.stratopneum.core.air.Cartridge.Delivery;
+import org.stratopneum.core.air.HandPump;
+import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.quantity.AbsolutePressure;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.Temperature;
+
+/**
+ * What the air in the bag does for one tire. It leaves out what {@link Cartridge} and {@link HandPump} leave out, and
+ * what escapes while the hole is open: each filling begins in a tire that keeps its air.
+ *
+ * @param tireL air volume of the tire (l)
+ * @param ambient pressure of the air that is pumped
+ * @param goals what each goal means on this wheel, none above the ceiling
+ * @param ceiling never more than this, by whatever way
+ */
+public record AirBudget(
+        double tireL, AbsolutePressure ambient, Map<AirGoal, GaugePressure> goals, GaugePressure ceiling) {
+
+    public static final String ABOVE_CEILING = "above-ceiling";
+
+    /** Gas that has warmed up (C; assumption). */
+    private static final Temperature WARM = Temperature.celsius(20);
+
+    private static final double SEVENTY = 0.7;
+
+    public AirBudget {
+        goals = Map.copyOf(goals);
+        for (AirGoal goal : AirGoal.values()) {
+            if (goals.get(goal).isAbove(ceiling)) {
+                throw new InvalidInputException(new Problem(
+                        "targetKpa",
+                        ABOVE_CEILING,
+                        ceiling.kpa(),
+                        goals.get(goal).kpa(),
+                        "kPa"));
+            }
+        }
+    }
+
+    /**
+     * @param usual what is usually ridden
+     * @param windowLow lower end of the window around it
+     * @throws InvalidInputException with {@link #ABOVE_CEILING}
+     */
+    public static AirBudget of(
+            double tireL,
+            AbsolutePressure ambient,
+            GaugePressure usual,
+            GaugePressure windowLow,
+            GaugePressure ceiling) {
+        double low = Math.min(windowLow.kpa(), usual.kpa());
+        return new AirBudget(
+                tireL,
+                ambient,
+                Map.of(
+                        AirGoal.USUAL,
+                        usual,
+                        AirGoal.LOWER_HALF,
+                        GaugePressure.kpa((low + usual.kpa()) / 2),
+                        AirGoal.SEVENTY,
+                        GaugePressure.kpa(SEVENTY * usual.kpa())),
+                ceiling);
+    }
+
+    public GaugePressure goal(AirGoal goal) {
+        return goals.get(goal);
+    }
+
+    /** Whether so much is enough to ride on. */
+    boolean enough(GaugePressure pressure) {
+        return !pressure.isBelow(goal(AirGoal.SEVENTY));
+    }
+
+    private Cartridge from(GaugePressure start) {
+        return new Cartridge(tireL, WARM, start);
+    }
+
+    /** Pressure after {@code grams} (g) all got into the empty tire; for tables. */
+    public GaugePressure ofGas(double grams) {
+        return from(GaugePressure.ZERO).after(grams, Delivery.BEST);
+    }
+
+    /** Whether any of this cartridge can be let in without a risk of going over the ceiling. */
+    boolean usable(Charge charge, boolean headShuts, GaugePressure start) {
+        return !charge.isEmpty() && start.isBelow(ceiling) && (headShuts || charge.leftG() <= mostGrams(start) + 1e-9);
+    }
+
+    /** What may be let out of cartridges in all, if every gram of it got in (g). */
+    private double mostGrams(GaugePressure start) {
+        try {
+            return from(start).gramsFor(ceiling);
+        } catch (InvalidInputException tooDense) {
+            return Double.MAX_VALUE;
+        }
+    }
+
+    /** By cartridges: the fewest that likely reach the goal, as far as they go and never over the ceiling. */
+    public Fill byGas(GaugePressure start, AirGoal goal, List<Charge> charges, boolean headShuts) {
+        double most = mostGrams(start);
+        double wanted = start.isBelow(goal(goal)) ? from(start).gramsFor(goal(goal)) / Delivery.LIKELY.share() : 0;
+        double out = 0;
+        List<Fill.Part> parts = new ArrayList<>();
+        List<Charge> left = new ArrayList<>();
+        for (int i = 0; i < charges.size(); i++) {
+            Charge charge = charges.get(i);
+            double grams = headShuts ? Math.min(charge.leftG(), Math.min(wanted, most) - out) : charge.leftG();
+            if (charge.isEmpty() || out >= wanted - 1e-9 || grams <= 0 || out + grams > most + 1e-9) {
+                left.add(charge);
+                continue;
+            }
+            out += grams;
+            double share = grams / charge.grams();
+            parts.add(new Fill.Part(i, charge.grams(), share, most < wanted && out >= most - 1e-9));
+            left.add(charge.without(share));
+        }
+        return new Fill(
+                parts,
+                0,
+                from(start).after(out, Delivery.LOW),
+                from(start).after(out, Delivery.LIKELY),
+                from(start).after(out, Delivery.BEST),
+                left);
+    }
+
+    /** By pump, as far as it goes. */
+    public Fill byPump(GaugePressure start, AirGoal goal, HandPump pump, List<Charge> charges) {
+        GaugePressure to = goal(goal).isAbove(pump.most()) ? pump.most() : goal(goal);
+        if (!start.isBelow(to)) {
+            return new Fill(List.of(), 0, start, start, start, charges);
+        }
+        return new Fill(List.of(), pump.strokes(tireL, start, to, ambient), to, to, to, charges);
+    }
+}
