@@ -24,12 +24,19 @@ import org.stratopneum.core.quantity.Temperature;
 public record AirBudget(
         double tireL, AbsolutePressure ambient, Map<AirGoal, GaugePressure> goals, GaugePressure ceiling) {
 
-    public static final String ABOVE_CEILING = "above-ceiling";
+    /** The goal is above the ceiling: the ceiling (kPa), and what was wanted. */
+    public static final String ABOVE_CEILING = "target-above-ceiling";
+
+    /** There is more in the tire already than it may hold. */
+    public static final String START_ABOVE_CEILING = "above-ceiling";
 
     /** Gas that has warmed up (C; assumption). */
     private static final Temperature WARM = Temperature.celsius(20);
 
     private static final double SEVENTY = 0.7;
+
+    /** Less than this is a rounding error of the sums (g). */
+    private static final double NOTHING_G = 1e-9;
 
     public AirBudget {
         goals = Map.copyOf(goals);
@@ -90,7 +97,9 @@ public record AirBudget(
 
     /** Whether any of this cartridge can be let in without a risk of going over the ceiling. */
     boolean usable(Charge charge, boolean headShuts, GaugePressure start) {
-        return !charge.isEmpty() && start.isBelow(ceiling) && (headShuts || charge.leftG() <= mostGrams(start) + 1e-9);
+        return !charge.isEmpty()
+                && start.isBelow(ceiling)
+                && (headShuts || charge.leftG() <= mostGrams(start) + NOTHING_G);
     }
 
     /** What may be let out of cartridges in all, if every gram of it got in (g). */
@@ -104,22 +113,33 @@ public record AirBudget(
 
     /** By cartridges: the fewest that likely reach the goal, as far as they go and never over the ceiling. */
     public Fill byGas(GaugePressure start, AirGoal goal, List<Charge> charges, boolean headShuts) {
-        double most = mostGrams(start);
         double wanted = start.isBelow(goal(goal)) ? from(start).gramsFor(goal(goal)) / Delivery.LIKELY.share() : 0;
+        return let(start, wanted, charges, headShuts);
+    }
+
+    /** All that the cartridges hold, never over the ceiling. */
+    public Fill whole(GaugePressure start, List<Charge> charges, boolean headShuts) {
+        double all = charges.stream().mapToDouble(Charge::leftG).sum();
+        return let(start, all, charges, headShuts);
+    }
+
+    private Fill let(GaugePressure start, double wanted, List<Charge> charges, boolean headShuts) {
+        double most = mostGrams(start);
         double out = 0;
         List<Fill.Part> parts = new ArrayList<>();
         List<Charge> left = new ArrayList<>();
         for (int i = 0; i < charges.size(); i++) {
             Charge charge = charges.get(i);
             double grams = headShuts ? Math.min(charge.leftG(), Math.min(wanted, most) - out) : charge.leftG();
-            if (charge.isEmpty() || out >= wanted - 1e-9 || grams <= 0 || out + grams > most + 1e-9) {
+            if (charge.isEmpty() || out >= wanted - NOTHING_G || grams <= NOTHING_G || out + grams > most + NOTHING_G) {
                 left.add(charge);
                 continue;
             }
             out += grams;
             double share = grams / charge.grams();
-            parts.add(new Fill.Part(i, charge.grams(), share, most < wanted && out >= most - 1e-9));
-            left.add(charge.without(share));
+            parts.add(new Fill.Part(
+                    i, charge.grams(), share, charge.leftG() > grams + NOTHING_G && out >= most - NOTHING_G));
+            left.add(charge.without(headShuts ? share : charge.left()));
         }
         return new Fill(
                 parts,

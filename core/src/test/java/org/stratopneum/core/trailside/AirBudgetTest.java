@@ -18,7 +18,7 @@ import org.stratopneum.core.quantity.PressureUnit;
 
 class AirBudgetTest {
 
-    /** Air volume of a 57-622 tire on a rim of 30 mm: worked value of the handbook (l). */
+    /** Air volume of a 60-622 tire on a rim of 30 mm: worked value of the handbook (l). */
     private static final double LITRES = 5.828;
 
     private static final AbsolutePressure SEA_LEVEL = StandardAtmosphere.SEA_LEVEL;

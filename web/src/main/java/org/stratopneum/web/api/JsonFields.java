@@ -156,6 +156,15 @@ final class JsonFields {
         return value == null ? null : value.intValue();
     }
 
+    /** How many; true is one, false and nothing are none. */
+    int count(String field, Range range) {
+        JsonNode value = present(field).orElse(null);
+        if (value != null && value.isBoolean()) {
+            return value.asBoolean() ? 1 : 0;
+        }
+        return whole(field, range, 0);
+    }
+
     <E extends Enum<E>> Optional<E> choice(String field, Class<E> type) {
         JsonNode value = present(field).orElse(null);
         if (value == null) {

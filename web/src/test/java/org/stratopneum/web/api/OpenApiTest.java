@@ -29,6 +29,9 @@ import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.pressure.VerdictCode;
 import org.stratopneum.core.sealant.DoseSchool;
+import org.stratopneum.core.trailside.Ladder;
+import org.stratopneum.core.trailside.Rung;
+import org.stratopneum.core.trailside.Where;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import tools.jackson.databind.JsonNode;
@@ -137,6 +140,9 @@ class OpenApiTest {
         assertThat(words("/components/schemas/AdviceQuestion/properties/posture"))
                 .isEqualTo(names(Posture.values()));
         assertThat(words("/components/schemas/DoseQuestion/properties/school")).isEqualTo(names(DoseSchool.values()));
+        assertThat(words("/components/schemas/TrailQuestion/properties/where")).isEqualTo(names(Where.values()));
+        assertThat(words("/components/schemas/TrailStep/properties/code"))
+                .isEqualTo(Ladder.RUNGS.stream().map(Rung::code).toList());
         assertThat(words("/components/schemas/TapeQuestion/properties/start")).isEqualTo(names(TapeStart.values()));
         assertThat(words("/components/schemas/FitRim/properties/tubeless")).isEqualTo(names(RimBed.values()));
         assertThat(words("/components/schemas/FitValve/properties/kind")).isEqualTo(names(ValveKind.values()));
