@@ -24,7 +24,7 @@ mkdir -p "$out/assets/fonts" "$out/assets/js" target
 cp node_modules/@fontsource-variable/saira/files/saira-latin-wght-normal.woff2 "$out/assets/fonts/"
 cp node_modules/@fontsource-variable/saira/LICENSE "$out/assets/fonts/saira-LICENSE.txt"
 cp src/main/frontend/js/*.js "$out/assets/js/"
-cp src/main/frontend/img/*.svg "$out/assets/"
+cp src/main/frontend/img/*.svg src/main/frontend/img/*.png "$out/assets/"
 node node_modules/@tailwindcss/cli/dist/index.mjs --minify -i src/main/frontend/css/app.css -o "$out/assets/app.css"
 
 printf '%s' "$inputs" >"$stamp"

@@ -95,6 +95,11 @@ public record AirBudget(
         return from(GaugePressure.ZERO).after(grams, Delivery.BEST);
     }
 
+    /** What brings the empty tire to its ceiling, or to where the equation of the gas ends (g). */
+    double gramsToCeiling() {
+        return mostGrams(GaugePressure.ZERO);
+    }
+
     /** Whether any of this cartridge can be let in without a risk of going over the ceiling. */
     boolean usable(Charge charge, boolean headShuts, GaugePressure start) {
         return !charge.isEmpty()

@@ -1,43 +1,44 @@
 package org.stratopneum.core.trailside;
 
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.stratopneum.core.job.Job;
 
 /** What is left to do at home after a stop, and how soon (days are our judgement). */
 public enum Chore {
     /** Carbon dioxide out, and air in: it creeps through rubber, and some sealants curdle with it. */
-    CO2_OUT(1, null),
+    CO2_OUT(1, null, "GAS_IN"),
     /** Patched from inside, or renewed: a plug wears flush and stays, or works out. */
-    PLUG_INSIDE(14, Job.PLUG_AND_PATCH),
+    PLUG_INSIDE(14, Job.PLUG_AND_PATCH, "PLUGGED", "!BEADS_ON"),
     /** A hole took some of the liquid with it. */
-    DIP(2, null),
+    DIP(2, null, "TUBELESS", "LIVE_SEALANT", "LIQUID_LOST", "!BEADS_ON"),
     /** The tube comes out, what dried in there is cleaned away, and it is set up tubeless again. */
-    RESET_TUBELESS(14, Job.CONVERT),
+    RESET_TUBELESS(14, Job.CONVERT, "TUBELESS", "BEADS_ON", "!BOOTED"),
     /** A booted tire is ridden home and no farther. */
-    NEW_TIRE(7, Job.BOOT),
+    NEW_TIRE(7, Job.BOOT, "BOOTED"),
     /** The bead was off its seat, or the rim bit through: rim, tape and bead want a look. */
-    RIM_LOOK(2, Job.RIM_DENT),
+    RIM_LOOK(2, Job.RIM_DENT, "RIM_STRUCK"),
     /** The hole in the tube points to the rim: its strip wants a look. */
-    STRIP_LOOK(7, Job.FIT_TUBE),
+    STRIP_LOOK(7, Job.FIT_TUBE, "RIM_SIDE"),
     /** The bead came loose for a moment: too soft for that ground, or not clean. */
-    BEAD_LOOK(2, Job.MEND_BEAD),
-    VALVE_LOOK(7, Job.SERVICE_VALVE),
+    BEAD_LOOK(2, Job.MEND_BEAD, "BEAD_BACK"),
+    VALVE_LOOK(7, Job.SERVICE_VALVE, "CORE_TOUCHED"),
     /** Nobody knows where it leaks. */
-    FIND_LEAK(1, null),
+    FIND_LEAK(1, null, "NOWHERE", "!BEADS_ON"),
     /** It never got home riding. */
-    MEND(1, null),
+    MEND(1, null, "WALKED", "!NOWHERE"),
     /** What was used is not in the bag any more. */
-    RESTOCK(2, null);
+    RESTOCK(2, null, "BAG_USED");
 
     private final int days;
     private final Job job;
+    private final List<String> when;
 
-    Chore(int days, Job job) {
+    Chore(int days, Job job, String... when) {
         this.days = days;
         this.job = job;
+        this.when = List.of(when);
     }
 
     /** Within so many days. */
@@ -50,53 +51,16 @@ public enum Chore {
         return Optional.ofNullable(job);
     }
 
-    /**
-     * What follows from a stop.
-     *
-     * @param tubeless whether the wheel had no tube before
-     * @param noted what answers have told
-     * @param gas whether carbon dioxide went in
-     * @param used whether anything was taken out of the bag
-     * @param end how it ended
-     */
-    public static List<Chore> of(boolean tubeless, Set<Fact> noted, boolean gas, boolean used, End end) {
-        List<Chore> chores = new ArrayList<>();
-        boolean tubeIn = noted.contains(Fact.BEADS_ON);
-        if (gas) {
-            chores.add(CO2_OUT);
-        }
-        if (noted.contains(Fact.PLUGGED) && !tubeIn) {
-            chores.add(PLUG_INSIDE);
-        }
-        if ((noted.contains(Fact.CLOSED) || noted.contains(Fact.OPEN) || noted.contains(Fact.PLUGGED)) && !tubeIn) {
-            chores.add(DIP);
-        }
-        if (noted.contains(Fact.BOOTED)) {
-            chores.add(NEW_TIRE);
-        } else if (tubeless && tubeIn) {
-            chores.add(RESET_TUBELESS);
-        }
-        if (noted.contains(Fact.PINCHED) || noted.contains(Fact.BEAD_CAME_OFF) || noted.contains(Fact.BEAD_SEATED)) {
-            chores.add(RIM_LOOK);
-        }
-        if (noted.contains(Fact.RIM_SIDE)) {
-            chores.add(STRIP_LOOK);
-        }
-        if (noted.contains(Fact.BEAD_BACK)) {
-            chores.add(BEAD_LOOK);
-        }
-        if (noted.contains(Fact.CORE_TIGHT) || noted.contains(Fact.CORE_BAD)) {
-            chores.add(VALVE_LOOK);
-        }
-        if (noted.contains(Fact.NOWHERE) && !tubeIn) {
-            chores.add(FIND_LEAK);
-        }
-        if (end == End.WALK && chores.stream().noneMatch(FIND_LEAK::equals)) {
-            chores.add(MEND);
-        }
-        if (used) {
-            chores.add(RESTOCK);
-        }
-        return chores;
+    /** Facts that must all hold; "!" before a name means that it must not. */
+    public List<String> when() {
+        return when;
+    }
+
+    /** What follows from a stop that ended so. */
+    public static List<Chore> of(Situation stop, End end) {
+        Situation ended = end == End.WALK ? stop.noting(Fact.WALKED) : stop;
+        return Arrays.stream(values())
+                .filter(chore -> chore.when.stream().allMatch(fact -> Fact.holds(fact, ended)))
+                .toList();
     }
 }

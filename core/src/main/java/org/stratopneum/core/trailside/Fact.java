@@ -82,6 +82,12 @@ public enum Fact {
     PUMPED_ON,
     /** Less than seven tenths of the usual pressure. */
     LITTLE_AIR,
+    /** Carbon dioxide went in. */
+    GAS_IN,
+    /** Something was taken out of the bag. */
+    BAG_USED,
+    /** It did not get home riding. */
+    WALKED,
 
     /** The one cartridge must not be wasted on an open hole that can be plugged. */
     PLUG_FIRST(all("TUBELESS", "HOLE_SEEN", "PLUG_SIZED", "HAS_PLUG", "ONE_FILL")),
@@ -131,7 +137,11 @@ public enum Fact {
     TO_OPEN_UP(all("HAS_AIR", "RUBBER_THERE", "!STUCK", "!NO_MAKESHIFT")),
     COVERED(any("!CUT", "HAS_BOOT", "MAKESHIFT")),
     COVERED_NOW(any("!CUT", "BOOTED")),
-    RUBBER_IN(any("TUBE_IN", "PATCHED"));
+    RUBBER_IN(any("TUBE_IN", "PATCHED")),
+    /** A hole took some of the liquid with it. */
+    LIQUID_LOST(any("CLOSED", "OPEN", "PLUGGED")),
+    RIM_STRUCK(any("PINCHED", "BEAD_CAME_OFF", "BEAD_SEATED")),
+    CORE_TOUCHED(any("CORE_TIGHT", "CORE_BAD"));
 
     /** What is said of a stop, in words of a list. */
     public enum Field {

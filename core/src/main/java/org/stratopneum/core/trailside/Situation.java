@@ -88,11 +88,19 @@ public record Situation(
     public Situation after(Rung rung, Rung.Reply reply, By by) {
         Set<Fact> notes = notes();
         notes.addAll(reply.notes());
-        Bag left = rung.uses() == null ? bag : bag.without(rung.uses(), 1);
+        Bag left = bag;
+        if (rung.uses() != null) {
+            left = bag.without(rung.uses(), 1);
+            notes.add(Fact.BAG_USED);
+        }
         GaugePressure then = pressure;
         if (rung.air() != null) {
             Fill fill = fill(rung, by);
             left = left.with(fill.left());
+            if (!fill.parts().isEmpty()) {
+                notes.add(Fact.GAS_IN);
+                notes.add(Fact.BAG_USED);
+            }
             then = fill.likely();
             if (budget.enough(then)) {
                 notes.remove(Fact.LITTLE_AIR);
@@ -114,6 +122,12 @@ public record Situation(
                 ? rung.gasOnly() ? bag.with(List.of()) : bag.withoutAir()
                 : bag.without(rung.uses(), bag.count(rung.uses()));
         return new Situation(system, where, size, liveSealant, budget, left, pressure, noted, done);
+    }
+
+    Situation noting(Fact fact) {
+        Set<Fact> notes = notes();
+        notes.add(fact);
+        return new Situation(system, where, size, liveSealant, budget, bag, pressure, notes, done);
     }
 
     private Set<Fact> notes() {

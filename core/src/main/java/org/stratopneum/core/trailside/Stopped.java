@@ -2,21 +2,21 @@ package org.stratopneum.core.trailside;
 
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.diagnosis.AirSystem;
+import org.stratopneum.core.quantity.GaugePressure;
 
 /**
  * A stop as it was told afterwards.
  *
  * @param noted what the answers have told
- * @param gas whether carbon dioxide went in
- * @param used whether anything was taken out of the bag
  */
-public record Stopped(Set<Fact> noted, boolean gas, boolean used) {
+public record Stopped(Set<Fact> noted) {
 
     public static final String UNKNOWN_RUNG = "unknown-value";
 
@@ -45,8 +45,6 @@ public record Stopped(Set<Fact> noted, boolean gas, boolean used) {
     public static Stopped of(List<Said> told, End end) {
         Problems problems = new Problems();
         Set<Fact> noted = EnumSet.noneOf(Fact.class);
-        boolean gas = false;
-        boolean used = false;
         End possible = null;
         if (told.size() > MOST) {
             problems.add(new Problem("said", Problem.ABOVE_MAXIMUM, (double) MOST, (double) told.size(), ""));
@@ -69,16 +67,20 @@ public record Stopped(Set<Fact> noted, boolean gas, boolean used) {
                 continue;
             }
             noted.addAll(reply.get().notes());
-            boolean byGas = rung.get().air() != null && said.by() == Situation.By.GAS;
-            gas |= byGas;
-            used |= byGas || rung.get().uses() != null;
+            if (rung.get().air() != null && said.by() == Situation.By.GAS) {
+                noted.add(Fact.GAS_IN);
+                noted.add(Fact.BAG_USED);
+            }
+            if (rung.get().uses() != null) {
+                noted.add(Fact.BAG_USED);
+            }
             possible = reply.get().end();
         }
         if (end != End.WALK && (possible == null || end.compareTo(possible) < 0)) {
             problems.add(Problem.of("end", OTHER_END));
         }
         problems.throwIfAny();
-        return new Stopped(noted, gas, used);
+        return new Stopped(noted);
     }
 
     /** Whether the tire of the wheel has a tube in it now. */
@@ -91,8 +93,20 @@ public record Stopped(Set<Fact> noted, boolean gas, boolean used) {
         return (noted.contains(Fact.CLOSED) || noted.contains(Fact.OPEN)) && !tubeIn();
     }
 
-    /** What is left to do. */
-    public List<Chore> chores(AirSystem system, End end) {
-        return Chore.of(system == AirSystem.TUBELESS, noted, gas, used, end);
+    /** What is left to do on such a wheel. */
+    public List<Chore> chores(AirSystem system, boolean liveSealant, End end) {
+        Bag nothing = new Bag(Map.of(), null, List.of(), true);
+        return Chore.of(
+                new Situation(
+                        system,
+                        null,
+                        CutSize.NOT_SEEN,
+                        liveSealant,
+                        null,
+                        nothing,
+                        GaugePressure.ZERO,
+                        noted,
+                        Set.of()),
+                end);
     }
 }

@@ -6,7 +6,6 @@ import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import org.stratopneum.core.diagnosis.AirSystem;
 
 /**
  * All ways that a stop may go from here: every answer to every rung, by pump and by gas. A way on which something is
@@ -18,35 +17,30 @@ import org.stratopneum.core.diagnosis.AirSystem;
  */
 public record Ways(List<Rung> rungs, Set<End> ends, Set<Chore> chores) {
 
-    private record Seen(Situation at, boolean gas, boolean used) {}
-
     public static Ways from(Situation start) {
         Set<String> codes = new HashSet<>();
         Set<End> ends = EnumSet.noneOf(End.class);
         Set<Chore> chores = EnumSet.noneOf(Chore.class);
-        Set<Seen> seen = new HashSet<>();
-        Deque<Seen> open = new ArrayDeque<>();
-        open.push(new Seen(start, false, false));
+        Set<Situation> seen = new HashSet<>();
+        Deque<Situation> open = new ArrayDeque<>();
+        open.push(start);
         while (!open.isEmpty()) {
-            Seen now = open.pop();
+            Situation now = open.pop();
             if (!seen.add(now)) {
                 continue;
             }
-            Rung rung = Ladder.next(now.at());
+            Rung rung = Ladder.next(now);
             codes.add(rung.code());
-            for (Situation.By by : ways(now.at(), rung)) {
-                boolean gas = now.gas() || rung.air() != null && by == Situation.By.GAS;
-                boolean used = now.used() || rung.uses() != null || gas;
+            for (Situation.By by : ways(now, rung)) {
                 for (Rung.Reply reply : rung.replies()) {
-                    Situation after = now.at().after(rung, reply, by);
+                    Situation after = now.after(rung, reply, by);
                     Ladder.ending(reply, after)
                             .ifPresentOrElse(
                                     end -> {
                                         ends.add(end);
-                                        chores.addAll(Chore.of(
-                                                start.system() == AirSystem.TUBELESS, after.noted(), gas, used, end));
+                                        chores.addAll(Chore.of(after, end));
                                     },
-                                    () -> open.push(new Seen(after, gas, used)));
+                                    () -> open.push(after));
                 }
             }
         }

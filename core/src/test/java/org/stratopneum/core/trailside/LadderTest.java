@@ -1,6 +1,8 @@
 package org.stratopneum.core.trailside;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -16,9 +18,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.stratopneum.core.air.HandPump;
 import org.stratopneum.core.air.StandardAtmosphere;
+import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.job.Caution;
 import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.trailside.Situation.By;
 
 /** The rules of the handbook's page on the trailside; where it is silent, common practice, no source. */
@@ -80,7 +86,8 @@ class LadderTest {
             } else if (fact.test() instanceof Fact.Any any) {
                 any.facts().forEach(LadderTest::isFact);
             } else if (fact.test() instanceof Fact.Noted) {
-                boolean told = fact == Fact.LITTLE_AIR
+                boolean told = Set.of(Fact.LITTLE_AIR, Fact.GAS_IN, Fact.BAG_USED, Fact.WALKED)
+                                .contains(fact)
                         || Ladder.RUNGS.stream()
                                 .flatMap(rung -> rung.replies().stream())
                                 .anyMatch(reply -> reply.notes().contains(fact));
@@ -365,18 +372,81 @@ class LadderTest {
         assertThat(ways.chores()).contains(Chore.PLUG_INSIDE, Chore.CO2_OUT, Chore.DIP, Chore.RESTOCK);
     }
 
+    private static List<Chore> chores(AirSystem system, End end, Fact... noted) {
+        return new Stopped(Set.of(noted)).chores(system, system == AirSystem.TUBELESS, end);
+    }
+
     @Test
     void whatWasDoneLeavesWorkForHome() {
-        assertThat(Chore.of(true, Set.of(Fact.OPEN, Fact.PLUGGED), false, true, End.RIDE))
+        AirSystem tubeless = AirSystem.TUBELESS;
+        assertThat(chores(tubeless, End.RIDE, Fact.OPEN, Fact.PLUGGED, Fact.BAG_USED))
                 .containsExactly(Chore.PLUG_INSIDE, Chore.DIP, Chore.RESTOCK);
-        assertThat(Chore.of(true, Set.of(Fact.OPEN, Fact.PLUGGED, Fact.BEADS_ON), true, true, End.RIDE))
+        assertThat(chores(tubeless, End.RIDE, Fact.OPEN, Fact.PLUGGED, Fact.BEADS_ON, Fact.GAS_IN, Fact.BAG_USED))
                 .as("the tube takes the place of plug and liquid")
                 .containsExactly(Chore.CO2_OUT, Chore.RESET_TUBELESS, Chore.RESTOCK);
-        assertThat(Chore.of(true, Set.of(Fact.BOOTED, Fact.BEADS_ON), false, true, End.LIMP))
+        assertThat(chores(tubeless, End.LIMP, Fact.BOOTED, Fact.BEADS_ON, Fact.BAG_USED))
                 .containsExactly(Chore.NEW_TIRE, Chore.RESTOCK);
-        assertThat(Chore.of(false, Set.of(Fact.PINCHED, Fact.BEADS_ON), false, true, End.RIDE))
+        assertThat(chores(AirSystem.TUBE, End.RIDE, Fact.PINCHED, Fact.BEADS_ON, Fact.BAG_USED))
                 .containsExactly(Chore.RIM_LOOK, Chore.RESTOCK);
-        assertThat(Chore.of(true, Set.of(Fact.CLOSED), false, false, End.RIDE)).containsExactly(Chore.DIP);
-        assertThat(Chore.of(true, Set.of(), false, false, End.WALK)).containsExactly(Chore.MEND);
+        assertThat(chores(tubeless, End.RIDE, Fact.CLOSED)).containsExactly(Chore.DIP);
+        assertThat(chores(tubeless, End.WALK)).containsExactly(Chore.MEND);
+        assertThat(chores(tubeless, End.LIMP, Fact.NOWHERE)).containsExactly(Chore.FIND_LEAK);
+    }
+
+    @Test
+    void aStopIsReadBackAsItWasTold() {
+        Stopped stopped = Stopped.of(
+                List.of(
+                        new Stopped.Said("hole-down", "closed", null),
+                        new Stopped.Said("air-closed", Rung.LACKS, null),
+                        new Stopped.Said("air-closed", "holds", By.GAS)),
+                End.RIDE);
+
+        assertThat(stopped.noted()).containsExactlyInAnyOrder(Fact.CLOSED, Fact.GAS_IN, Fact.BAG_USED);
+        assertThat(stopped.spentLiquid()).isTrue();
+        assertThat(stopped.tubeIn()).isFalse();
+    }
+
+    @Test
+    void aStopThatTheLadderDoesNotKnowIsRefusedWithAllItsFaults() {
+        assertThatThrownBy(() -> Stopped.of(
+                        List.of(
+                                new Stopped.Said("hole-up", "closed", null),
+                                new Stopped.Said("hole-down", "lacks", null),
+                                new Stopped.Said("feel", "soft", null)),
+                        End.RIDE))
+                .isInstanceOfSatisfying(
+                        InvalidInputException.class,
+                        refused -> assertThat(refused.problems())
+                                .extracting(Problem::field)
+                                .containsExactly("said[0].rung", "said[1].reply", "end"));
+    }
+
+    @Test
+    void tablesForADeviceAreWithinAThousandthBetweenTheirLines() {
+        AirTable table = AirTable.of(NARROW_TIRE);
+        AirTable.Pumped pumped = AirTable.pumped(NARROW_TIRE, PUMP);
+        int last = table.gasKpa().size() - 1;
+        assertThat(table.gasKpa().get(last)).isCloseTo(NARROW_TIRE.ceiling().kpa(), within(0.01));
+        for (int i = 0; i < last; i++) {
+            double middle = (table.gasKpa().get(i) + table.gasKpa().get(i + 1)) / 2;
+            assertThat(NARROW_TIRE.ofGas(table.gasG() * (i + 0.5)).kpa()).isCloseTo(middle, within(0.001 * 500));
+            double half = pumped.mostKpa() * (i + 0.5) / last;
+            double strokes = PUMP.strokes(
+                    NARROW_TIRE.tireL(), GaugePressure.ZERO, GaugePressure.kpa(half), NARROW_TIRE.ambient());
+            assertThat((pumped.strokes().get(i) + pumped.strokes().get(i + 1)) / 2)
+                    .isCloseTo(strokes, within(0.001 * pumped.strokes().get(last)));
+        }
+    }
+
+    /** The load charts give a rear wheel of 45 kg on 57 mm some 18 psi, on 28 mm some 70: common practice, no source. */
+    @Test
+    void whereNothingButTheTireIsKnownTheChartsTell() {
+        TireOnRim big = new TireOnRim(57, 622, null, 30, null);
+        TireOnRim narrow = new TireOnRim(28, 622, null, 19, null);
+
+        assertThat(UsualAir.usual(big).in(PressureUnit.PSI)).isBetween(15.0, 22.0);
+        assertThat(UsualAir.usual(narrow).in(PressureUnit.PSI)).isBetween(60.0, 80.0);
+        assertThat(UsualAir.of(big, null).ceiling().in(PressureUnit.PSI)).isBetween(18.0, 26.0);
     }
 }

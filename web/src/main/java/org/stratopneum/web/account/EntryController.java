@@ -175,9 +175,11 @@ class EntryController {
         return form(page, typed, Map.of("", wording.text("account.wait", wait.toSeconds() + 1)), model);
     }
 
+    /** Nothing of the rider stays on the device; a page with scripts has asked about what waits there before. */
     @PostMapping("/sign-out")
     String signOut(HttpServletRequest request, HttpServletResponse response) {
         session.end(request, response);
+        response.setHeader("Clear-Site-Data", "\"storage\"");
         return "redirect:/sign-in";
     }
 

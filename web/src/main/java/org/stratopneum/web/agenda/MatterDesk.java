@@ -194,8 +194,7 @@ class MatterDesk {
         if (!reader.problems().isEmpty()) {
             return view(reader);
         }
-        followUps.insert(
-                new FollowUp(newId, wheel, what.get(), job.orElse(null), due.get(), null, null, null), logbook.now());
+        followUps.insert(FollowUp.of(newId, wheel, what.get(), job.orElse(null), due.get()), logbook.now());
         return null;
     }
 

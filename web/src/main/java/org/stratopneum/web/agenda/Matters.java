@@ -172,6 +172,9 @@ class Matters {
     private Matter matter(FollowUp followUp) {
         String wheel = followUp.wheelId() == null ? null : "/wheels/" + followUp.wheelId();
         String path = wheel == null || followUp.job() == null ? wheel : wheel + "/cards/new?job=" + followUp.job();
+        if (followUp.errand() != null) {
+            path = errand(followUp, wheel, path);
+        }
         return new Matter(
                 "follow-" + followUp.id(),
                 followUp.wheelId(),
@@ -182,6 +185,16 @@ class Matters {
                 path,
                 Matter.Kind.FOLLOW_UP,
                 followUp.dueOn());
+    }
+
+    /** Where what is left to do after a stop is done. */
+    private static String errand(FollowUp followUp, String wheel, String card) {
+        return switch (followUp.errand()) {
+            case DIP -> wheel + "/sealant#dip";
+            case FIND_LEAK -> wheel + "/leak";
+            case RESTOCK -> "/bikes/" + followUp.bikeId() + "/kit";
+            default -> card;
+        };
     }
 
     private Matter matter(ShelfItem bottle, LocalDate today) {

@@ -1,10 +1,12 @@
 package org.stratopneum.web.agenda;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.job.Job;
+import org.stratopneum.core.trailside.Chore;
 import org.stratopneum.web.logbook.Logbook;
 
 /** Reminds a rider of something on behalf of another desk. */
@@ -25,6 +27,18 @@ public class Reminders {
      */
     @Transactional
     public void remind(UUID id, UUID wheelId, String what, Job job, LocalDate due) {
-        mapper.insert(new FollowUp(id, wheelId, what, job, due, null, null, null), logbook.now());
+        mapper.insert(FollowUp.of(id, wheelId, what, job, due), logbook.now());
+    }
+
+    /**
+     * What is left to do after a stop beside the trail.
+     *
+     * @param what in words
+     * @param stop when the stop was, as its entry of the log says
+     */
+    @Transactional
+    public void remind(UUID id, UUID wheelId, Chore chore, String what, Instant stop, LocalDate day) {
+        FollowUp due = FollowUp.of(id, wheelId, what, chore.job().orElse(null), day.plusDays(chore.days()));
+        mapper.insert(due.after(chore, stop), logbook.now());
     }
 }

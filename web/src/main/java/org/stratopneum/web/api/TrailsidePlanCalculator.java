@@ -34,7 +34,7 @@ import org.stratopneum.core.trailside.Rung;
 import org.stratopneum.core.trailside.Situation;
 import org.stratopneum.core.trailside.Ways;
 import org.stratopneum.core.trailside.Where;
-import org.stratopneum.web.trailside.AirLines;
+import org.stratopneum.web.kit.AirLines;
 import org.stratopneum.web.trailside.TrailWording;
 
 /** What to do beside the trail with what is in the bag. */

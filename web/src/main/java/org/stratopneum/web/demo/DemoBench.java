@@ -3,11 +3,19 @@ package org.stratopneum.web.demo;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.trailside.Charge;
+import org.stratopneum.core.trailside.CutSize;
+import org.stratopneum.core.trailside.End;
+import org.stratopneum.core.trailside.Situation;
+import org.stratopneum.core.trailside.Stopped;
+import org.stratopneum.core.trailside.Where;
 import org.stratopneum.web.logbook.LeakFound;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogSubject;
+import org.stratopneum.web.logbook.TrailMend;
 
 /** What the demo rider did at the bench: tape, valves, sealant, and the hold tests of the gravel bike's rear wheel. */
 @Component
@@ -81,9 +89,38 @@ class DemoBench {
         }
         pen.write(pen.at(204, 17, 40), subject(3, 6, DemoWheel.id(706)), new LeakFound(Cause.CORE, null));
         pen.write(pen.at(131, 18, 20), subject(2, 4, DemoWheel.id(704)), new LeakFound(Cause.TUBE_PINCH, 5.0));
+        stops(pen);
         // seeped at first; shaken and laid on its sides it held
         hold(pen, FIRST_DAY, 34.0);
         hold(pen, FIRST_DAY - 1, 39.0);
+    }
+
+    /** A plug for the gravel bike, and the thorn of the workhorse that closed by itself and took a cartridge. */
+    private static void stops(DemoPen pen) {
+        pen.write(
+                pen.at(44, 11, 20),
+                subject(3, 5, DemoWheel.id(705)),
+                stop(
+                        CutSize.UP_TO_6,
+                        List.of(
+                                new Stopped.Said("hole-down", "still-open", null),
+                                new Stopped.Said("plug-ream", "done", null),
+                                new Stopped.Said("plug-in", "in", null),
+                                new Stopped.Said("plug-air", "holds", Situation.By.PUMP)),
+                        new TrailMend.BagLeft(3, 1, 0, 0, 1, List.of())));
+        pen.write(
+                pen.at(17, 10, 40),
+                subject(1, 2, DemoWheel.id(702)),
+                stop(
+                        CutSize.UP_TO_3,
+                        List.of(
+                                new Stopped.Said("hole-down", "closed", null),
+                                new Stopped.Said("air-closed", "holds", Situation.By.GAS)),
+                        new TrailMend.BagLeft(4, 1, 1, 4, 1, List.of(new Charge(16, 1)))));
+    }
+
+    private static TrailMend stop(CutSize size, List<Stopped.Said> said, TrailMend.BagLeft left) {
+        return new TrailMend(AirSystem.TUBELESS, Where.TREAD, size, true, End.RIDE, said, left);
     }
 
     private static void dip(DemoPen pen, int daysAgo, List<Double> depthsMm) {

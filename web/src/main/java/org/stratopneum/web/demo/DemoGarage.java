@@ -89,6 +89,7 @@ class DemoGarage implements SmartLifecycle {
             bench.write(pen);
             parts.load("demo/card.sql");
             parts.load("demo/care.sql");
+            parts.load("demo/kit.sql");
             gauges.refit();
             LOG.info("Demo garage loaded with {} log entries", pen.entries());
             return;

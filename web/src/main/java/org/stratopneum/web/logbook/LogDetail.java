@@ -30,6 +30,7 @@ public sealed interface LogDetail
                 LogDetail.OwnPressure,
                 LogDetail.DiallingReset,
                 LeakFound,
+                TrailMend,
                 Ridden {
 
     LogKind kind();

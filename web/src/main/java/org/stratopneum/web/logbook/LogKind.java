@@ -22,7 +22,8 @@ public enum LogKind {
     SEALANT_HEARD(LogDetail.SealantHeard.class),
     PUNCTURE_SEALED(LogDetail.PunctureSealed.class),
     CARE_DONE(LogDetail.CareDone.class),
-    LEAK_FOUND(LeakFound.class);
+    LEAK_FOUND(LeakFound.class),
+    TRAIL_MEND(TrailMend.class);
 
     /** Whatever a gauge showed. */
     public static final List<LogKind> READINGS = List.of(PRESSURE_READ, HOLD_STARTED, HOLD_ENDED);
@@ -51,6 +52,7 @@ public enum LogKind {
             JOB_ENDED,
             CARE_DONE,
             LEAK_FOUND,
+            TRAIL_MEND,
             WARNING_ACCEPTED);
 
     private final Class<? extends LogDetail> detail;

@@ -7,6 +7,8 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.trailside.CutSize;
+import org.stratopneum.core.trailside.Rung;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.wording.Age;
 import org.stratopneum.web.wording.Numbers;
@@ -124,6 +126,9 @@ public class LogWording {
         if (detail instanceof LeakFound found) {
             return leak(found);
         }
+        if (detail instanceof TrailMend mend) {
+            return stop(mend);
+        }
         if (detail instanceof LogDetail.WarningAccepted accepted) {
             return wording.text("log.accepted", wording.text("accepted." + accepted.code()), accepted.note());
         }
@@ -140,6 +145,26 @@ public class LogWording {
         return found.hour() == null
                 ? wording.text("log.leak", cause)
                 : wording.text("log.leak.at", cause, Numbers.upTo(found.hour(), 1));
+    }
+
+    /** "Beside the trail: the tread, up to 3 mm; turn the hole to the bottom: closed; ride on". */
+    private String stop(TrailMend mend) {
+        List<String> parts = new ArrayList<>();
+        if (mend.where() != null) {
+            parts.add(wording.of("trail.where", mend.where()));
+        }
+        if (mend.size() != CutSize.NOT_SEEN) {
+            parts.add(wording.of("trail.size", mend.size()));
+        }
+        mend.said().stream()
+                .filter(said -> !said.reply().equals(Rung.LACKS))
+                .reduce((first, last) -> last)
+                .ifPresent(last -> parts.add(wording.text(
+                        "log.trail.last",
+                        wording.text("trail.rung." + last.rung()),
+                        wording.text("trail.reply." + last.reply()))));
+        parts.add(wording.of("trail.end", mend.end()));
+        return wording.text("log.trail", String.join("; ", parts));
     }
 
     private String note(LogRow row, Rider rider) {

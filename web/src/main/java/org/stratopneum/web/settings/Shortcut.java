@@ -9,6 +9,7 @@ enum Shortcut {
     JOBS("j"),
     DUE("d"),
     LOG("l"),
+    TRAILSIDE("s"),
     READING("r"),
     TOLD("t"),
     UNDO("u"),

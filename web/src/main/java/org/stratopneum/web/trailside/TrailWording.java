@@ -9,6 +9,7 @@ import org.stratopneum.core.trailside.Fill;
 import org.stratopneum.core.trailside.KitItem;
 import org.stratopneum.core.trailside.Rung;
 import org.stratopneum.core.trailside.Situation;
+import org.stratopneum.web.kit.AirLines;
 import org.stratopneum.web.wording.Numbers;
 import org.stratopneum.web.wording.Wording;
 
@@ -67,7 +68,7 @@ public class TrailWording {
 
     private String air(Fill fill) {
         if (fill.strokes() > 0) {
-            return wording.text("trail.uses.pump", strokes(fill.strokes()));
+            return wording.text("trail.uses.pump", AirLines.strokes(fill.strokes()));
         }
         return fill.parts().stream().map(this::part).collect(Collectors.joining(", "));
     }
@@ -77,11 +78,6 @@ public class TrailWording {
         return part.share() > 0.99
                 ? wording.text("trail.uses.gas.whole", grams)
                 : wording.text("trail.uses.gas.part", grams, Numbers.fixed(part.share() * 100, 0));
-    }
-
-    /** To the nearest ten: nobody counts better (common practice, no source). */
-    static String strokes(double strokes) {
-        return Numbers.fixed(Math.max(10, Math.rint(strokes / 10) * 10), 0);
     }
 
     String item(KitItem item) {

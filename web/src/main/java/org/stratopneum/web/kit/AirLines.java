@@ -1,4 +1,4 @@
-package org.stratopneum.web.trailside;
+package org.stratopneum.web.kit;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -76,11 +76,16 @@ public class AirLines {
         boolean reaches = !fill.likely().isBelow(budget.goal(goal));
         String key = reaches ? goal == AirGoal.USUAL ? "usual" : "seventy" : "most";
         lines.add(new Line(
-                wording.text("trail.budget.pump." + key, TrailWording.strokes(fill.strokes())),
+                wording.text("trail.budget.pump." + key, strokes(fill.strokes())),
                 fill.low(),
                 fill.likely(),
                 fill.best(),
                 fill.strokes(),
                 !fill.likely().isBelow(budget.goal(AirGoal.SEVENTY))));
+    }
+
+    /** To the nearest ten: nobody counts better (common practice, no source). */
+    public static String strokes(double strokes) {
+        return Numbers.fixed(Math.max(10, Math.rint(strokes / 10) * 10), 0);
     }
 }

@@ -1,0 +1,173 @@
+// On every page: keeps what the trail needs fresh, sends what waits, in its order, and asks before a sign-out loses it.
+// Without this module the site works as ever, but for the trail without signal.
+
+const device = await import(document.getElementById("module-device").href);
+
+const MINE = "/trailside/mine.json";
+const LOG = "/trailside/log";
+const AGAIN_AFTER_MS = 5 * 60 * 1000;
+
+/** Tells whoever listens that what waits, or what is kept, has changed. */
+function tell() {
+  window.dispatchEvent(new Event("device-changed"));
+}
+
+async function ask() {
+  const answer = await fetch(MINE, { cache: "no-store" });
+  if (!answer.ok) {
+    throw new Error(`answered ${answer.status}`);
+  }
+  return answer.json();
+}
+
+/**
+ * Fetches what is the rider's. Another rider than before takes the place of what was kept; what waits of the former one
+ * is theirs and is not shown to anybody else, but counted.
+ *
+ * @returns what came, or null without signal
+ */
+export async function refresh() {
+  let mine;
+  try {
+    mine = await ask();
+  } catch {
+    return null;
+  }
+  const before = await device.kept("mine");
+  if (mine.rider === null) {
+    // signed out elsewhere, or the session has ended: what waits is kept for its rider, the rest goes
+    if (before !== undefined) {
+      await device.forget("mine");
+      await device.forget("stop");
+    }
+  } else {
+    if (before !== undefined && before.rider.id !== mine.rider.id) {
+      await device.forget("stop");
+    }
+    const { token, ...rest } = mine;
+    await device.keep("mine", { ...rest, fetched: Date.now() });
+  }
+  tell();
+  return mine;
+}
+
+let sending;
+
+/** Sends what waits of the rider who is signed in; one at a time, oldest first. Stops where there is no signal. */
+export function send() {
+  sending ??= sendAll().finally(() => {
+    sending = undefined;
+  });
+  return sending;
+}
+
+async function sendAll() {
+  if ((await device.waiting()).length === 0) {
+    return true;
+  }
+  const mine = await refresh();
+  if (mine === null || mine.rider === null) {
+    return false;
+  }
+  let all = true;
+  for (const entry of await device.waiting()) {
+    if (entry.rider !== mine.rider.id || (entry.state !== undefined && entry.state !== "WAITS")) {
+      all = false;
+      continue;
+    }
+    let answer;
+    let said;
+    try {
+      answer = await fetch(LOG, {
+        method: "POST",
+        headers: { "Content-Type": "application/json", [mine.token.header]: mine.token.value },
+        body: JSON.stringify(entry.body),
+      });
+      said = answer.headers.get("Content-Type")?.includes("json") ? await answer.json() : {};
+    } catch {
+      return false;
+    }
+    if (answer.ok) {
+      await device.drop(entry.nr);
+      await device.keep("last-sent", said.said ?? "");
+    } else if (["CONFLICT", "GONE", "FAULTY"].includes(said.status) || answer.status === 400) {
+      await device.change({ ...entry, state: said.status ?? "FAULTY", said: said.said ?? said.detail ?? "" });
+      all = false;
+    } else {
+      // not now: the server is busy, or the session has ended
+      return false;
+    }
+    tell();
+  }
+  await refresh();
+  return all;
+}
+
+/** What waits of this rider. */
+export async function waitingOf(rider) {
+  return (await device.waiting()).filter((entry) => entry.rider === rider);
+}
+
+async function keepFresh() {
+  const mine = await device.kept("mine");
+  if (mine === undefined || Date.now() - mine.fetched > AGAIN_AFTER_MS) {
+    await refresh();
+  }
+  await send();
+}
+
+// what was changed on this page is in the next fetch: a page that was written to is no longer fresh
+for (const form of document.querySelectorAll('form[method="post"]')) {
+  form.addEventListener("submit", async () => {
+    const mine = await device.kept("mine");
+    if (mine !== undefined) {
+      await device.keep("mine", { ...mine, fetched: 0 });
+    }
+  });
+}
+
+// Signing out takes everything of the rider from the device, and asks first where something waits.
+for (const form of document.querySelectorAll('form[action="/sign-out"]')) {
+  let settled = false;
+  form.addEventListener("submit", async (event) => {
+    if (settled) {
+      return;
+    }
+    event.preventDefault();
+    const go = async () => {
+      await device.wipe();
+      settled = true;
+      form.requestSubmit();
+    };
+    const entries = await device.waiting();
+    const question = document.getElementById("sign-out-waiting");
+    if (entries.length === 0 || question === null) {
+      await go();
+      return;
+    }
+    const text = document.getElementById("sign-out-text");
+    text.textContent = text.dataset.waiting.replace("{0}", entries.length);
+    question.querySelector('[data-act="drop"]').onclick = go;
+    question.querySelector('[data-act="stay"]').onclick = () => question.close();
+    question.querySelector('[data-act="send"]').onclick = async () => {
+      if ((await send()) && (await device.waiting()).length === 0) {
+        await go();
+      } else {
+        question.querySelector('[data-act="failed"]').hidden = false;
+      }
+    };
+    question.showModal();
+  });
+}
+
+window.addEventListener("online", () => send());
+
+if ("serviceWorker" in navigator) {
+  navigator.serviceWorker.register("/worker.js").catch(() => {
+    // a browser that keeps nothing shows the pages as ever
+  });
+}
+
+keepFresh().catch(() => {
+  // a browser that keeps nothing: private windows of some
+});

@@ -1,0 +1,1046 @@
+// The stop beside the trail: one step at a time, from the ladder that this device keeps. Works with no signal.
+
+const at = (id) => document.getElementById(id).href;
+const [device, outbox, ladder] = await Promise.all([
+  import(at("module-device")),
+  import(at("module-outbox")),
+  import(at("module-ladder")),
+]);
+
+const place = document.getElementById("stop");
+const freshness = document.getElementById("kept");
+
+let rules;
+let mine;
+/** What is being told: which wheel, the stop itself, and the stops before each answer, to go back to. */
+let told;
+let waiting = [];
+let by;
+let open = new Set();
+let minute;
+let offline = false;
+
+// ---- words and marks
+
+function say(key, ...values) {
+  const text = rules.words[key];
+  return values.reduce((said, value, i) => said.replaceAll(`{${i}}`, value), text ?? key);
+}
+
+function make(tag, properties = {}, ...children) {
+  const element = document.createElement(tag);
+  for (const [name, value] of Object.entries(properties)) {
+    if (name.startsWith("on")) {
+      element.addEventListener(name.slice(2), value);
+    } else if (value === true || value === false) {
+      element.toggleAttribute(name, value);
+    } else if (value !== undefined && value !== null) {
+      element.setAttribute(name, value);
+    }
+  }
+  element.append(...children.filter((child) => child !== null && child !== undefined));
+  return element;
+}
+
+function button(text, act, more = {}) {
+  return make("button", { type: "button", class: "act act-trail", onclick: act, ...more }, text);
+}
+
+const SVG = "http://www.w3.org/2000/svg";
+
+function shape(tag, properties, ...children) {
+  const element = document.createElementNS(SVG, tag);
+  for (const [name, value] of Object.entries(properties)) {
+    element.setAttribute(name, value);
+  }
+  element.append(...children);
+  return element;
+}
+
+function onTheClock(hour, radius) {
+  const angle = (hour / 12) * 2 * Math.PI;
+  return [60 + radius * Math.sin(angle), 60 - radius * Math.cos(angle)];
+}
+
+/** Where hole and valve stand by the clock while a step is done. */
+const DRAWN = {
+  "hole-down": { hole: 6 },
+  "air-closed": { hole: 6, valve: 9 },
+  "plug-ream": { hole: 12 },
+  "plug-in": { hole: 12 },
+  "plug-second": { hole: 12 },
+  "plug-air": { hole: 6, valve: 9 },
+  "plug-second-air": { hole: 6, valve: 9 },
+  "plug-down": { hole: 6 },
+  "bead-by-gas": { valve: 3 },
+  "core-spare": { valve: 12 },
+  "beads-on": { valve: 6 },
+};
+
+function drawing(code) {
+  const drawn = DRAWN[code];
+  if (drawn === undefined) {
+    return null;
+  }
+  const words = Object.entries(drawn).map(([what, hour]) => say(`draws.${what}`, hour));
+  const picture = shape(
+    "svg",
+    { viewBox: "0 0 120 120", class: "trail-wheel", role: "img", "aria-label": words.join(", ") },
+    shape("circle", { cx: 60, cy: 60, r: 50, class: "trail-tire" }),
+    shape("circle", { cx: 60, cy: 60, r: 38, class: "trail-rim" }),
+  );
+  if (holds("LIVE_SEALANT")) {
+    picture.append(shape("path", { d: "M35 103.5 A50 50 0 0 0 85 103.5 Z", class: "trail-pool" }));
+  }
+  if (drawn.hole !== undefined) {
+    const [x, y] = onTheClock(drawn.hole, 50);
+    picture.append(shape("circle", { cx: x, cy: y, r: 5.5, class: "trail-hole" }));
+  }
+  if (drawn.valve !== undefined) {
+    const [x, y] = onTheClock(drawn.valve, 38);
+    const [x2, y2] = onTheClock(drawn.valve, 24);
+    picture.append(shape("path", { d: `M${x} ${y} L${x2} ${y2}`, class: "trail-valve" }));
+  }
+  return picture;
+}
+
+function units() {
+  return mine === undefined ? rules.units : [mine.rider.unit, mine.rider.beside];
+}
+
+function number(kpa, unit) {
+  return (kpa / unit.kpa).toFixed(unit.decimals);
+}
+
+function pressure(kpa) {
+  const [unit, beside] = units();
+  return `${number(kpa, unit)} ${unit.symbol} (${number(kpa, beside)} ${beside.symbol})`;
+}
+
+function short(kpa) {
+  const [unit] = units();
+  return `${number(kpa, unit)} ${unit.symbol}`;
+}
+
+function strokes(count) {
+  return Math.max(10, Math.round(count / 10) * 10);
+}
+
+function grams(value) {
+  return Number(value.toFixed(1)).toString();
+}
+
+function time(moment) {
+  return new Intl.DateTimeFormat("en-GB", {
+    day: "numeric",
+    month: "long",
+    hour: "2-digit",
+    minute: "2-digit",
+    timeZone: mine?.rider.zone,
+  }).format(new Date(moment));
+}
+
+function holds(fact) {
+  return ladder.holds(rules, told.stop, fact);
+}
+
+// ---- wheels
+
+const NOTHING = { counts: {}, charges: [], headShuts: true, pump: null };
+
+/** All that may be flat here: the rider's wheels, or tires by their sizes. */
+function wheels() {
+  if (mine === undefined) {
+    return tires();
+  }
+  return mine.bikes.flatMap((bike) =>
+    bike.wheels.map((wheel) => ({
+      key: wheel.id,
+      label: `${bike.name}, ${wheel.label}`,
+      bike,
+      wheel,
+      system: wheel.system,
+      live: wheel.live,
+      air: wheel.air,
+      bag: bike.bag ?? NOTHING,
+    })),
+  );
+}
+
+function tires() {
+  return [...(told?.others ?? []), ...rules.tires].map((tire) => ({
+    key: tire.size,
+    label: tire.name === "" ? tire.size : `${tire.size}, ${tire.name}`,
+    system: "TUBELESS",
+    live: true,
+    air: tire.air,
+    bag: NOTHING,
+  }));
+}
+
+function wheel() {
+  const all = wheels();
+  return all.find((one) => one.key === told.key) ?? all[0];
+}
+
+/** Before anybody said which: one that the liquid may help. */
+function likeliest() {
+  const all = wheels();
+  const big = mine === undefined ? all.find((one) => one.key === "57-622") : undefined;
+  return big ?? all.find((one) => one.live) ?? all[0];
+}
+
+function anew() {
+  const first = mine !== undefined && wheels().length === 0 ? undefined : likeliest();
+  told = { began: Date.now(), key: first?.key, asked: {}, before: [], end: null, others: told?.others ?? [] };
+  take(first);
+}
+
+function take(chosen) {
+  if (chosen === undefined) {
+    return;
+  }
+  // a bag that was put right here is not counted anew, and it is the same one for both wheels of a bike
+  const same =
+    told.stop !== undefined && (told.bagChanged || chosen.bike === undefined || chosen.bike.id === told.bike);
+  const fresh = ladder.begin({
+    system: chosen.system,
+    live: chosen.live,
+    bag: structuredClone(same ? told.stop.bag : chosen.bag),
+    air: chosen.air,
+  });
+  // what was answered of the hole stays: it is the same hole
+  told.stop =
+    told.stop === undefined
+      ? fresh
+      : { ...told.stop, system: fresh.system, live: fresh.live, bag: fresh.bag, air: fresh.air };
+  told.key = chosen.key;
+  told.bike = chosen.bike?.id;
+  // what the garage knows is not asked
+  if (chosen.bike !== undefined) {
+    told.asked.sealant ??= chosen.system === "TUBE" || chosen.wheel.liquid !== "";
+    told.asked.bag ??= chosen.bike.bag !== null;
+  }
+  // a pump that this wheel has no table for is one of the usual sort
+  if (told.stop.bag.pump !== null && told.stop.air.pumps[told.stop.bag.pump] === undefined) {
+    told.stop.bag.pump = "ROUND";
+  }
+}
+
+async function save() {
+  await device.keep("stop", told).catch(() => {
+    // this device keeps nothing: the stop lasts as long as the page
+  });
+}
+
+async function step(change) {
+  told.before.push(structuredClone(told.stop));
+  change();
+  by = undefined;
+  await save();
+  draw();
+  document.querySelector("#step h2")?.focus();
+  window.scrollTo({ top: 0 });
+}
+
+// ---- the panels
+
+function draw() {
+  clearInterval(minute);
+  const opened = new Set([...place.querySelectorAll("details[open]")].map((one) => one.id));
+  open = opened.size > 0 || place.querySelector("details") !== null ? opened : open;
+  const parts =
+    mine !== undefined && wheels().length === 0 ? [noWheels()] : [told.end === null ? rung() : end(), meanwhile()];
+  place.replaceChildren(...parts.filter((part) => part !== null), ...below());
+  status();
+}
+
+function noWheels() {
+  return make("p", {}, say("no-wheels"), " ", make("a", { href: "/garage" }, say("home")));
+}
+
+function status() {
+  const when = mine === undefined ? say("nobody") : say(offline ? "kept" : "fresh", time(mine.fetched));
+  freshness.replaceChildren(offline ? make("strong", {}, `${say("offline")}. `) : "", when);
+}
+
+function cautions(list) {
+  return list.map((text) => make("p", { class: "caution" }, make("strong", {}, `${say("caution")} `), text));
+}
+
+function rung() {
+  const rung = ladder.next(rules, told.stop);
+  const panel = make(
+    "section",
+    { id: "step", class: "trail-step", "data-code": rung.code },
+    make("p", { class: "label" }, say("step", told.before.length + 1)),
+    make("h2", { tabindex: "-1" }, rung.title),
+    drawing(rung.code),
+    rung.seconds > 0 ? clock(rung.seconds) : null,
+    make("p", {}, rung.how),
+    make("p", {}, make("strong", {}, `${say("until")} `), rung.stop),
+    ...cautions(rung.cautions),
+    rung.uses === null ? null : make("p", {}, say("uses", rung.usesWords)),
+  );
+  if (rung.air !== null) {
+    panel.append(...air(rung));
+  }
+  const used = by ?? ladder.ways(told.stop, rung)[0];
+  panel.append(
+    make(
+      "div",
+      { class: "trail-answers" },
+      ...rung.replies.map((reply, i) =>
+        button(
+          reply.words,
+          () =>
+            step(() => {
+              const after = ladder.after(rules, told.stop, rung, reply, used);
+              told.stop = after;
+              told.end = ladder.ending(rules, reply, after);
+            }),
+          { "data-reply": reply.code, class: i === 0 ? "act act-trail act-main" : "act act-trail" },
+        ),
+      ),
+      rung.uses === null && rung.air === null
+        ? null
+        : button(
+            say(rung.air === null ? "lacks" : "lacks.air"),
+            () =>
+              step(() => {
+                told.stop = ladder.lacking(told.stop, rung);
+              }),
+            { "data-reply": "lacks" },
+          ),
+    ),
+    make(
+      "div",
+      { class: "trail-answers trail-small" },
+      back(),
+      rung.code === "walk"
+        ? null
+        : button(
+            say("give-up"),
+            () =>
+              step(() => {
+                told.end = "WALK";
+              }),
+            { "data-act": "walk" },
+          ),
+    ),
+  );
+  return panel;
+}
+
+function back() {
+  if (told.before.length === 0 || told.written) {
+    return null;
+  }
+  return button(
+    say("back"),
+    async () => {
+      told.stop = told.before.pop();
+      told.end = null;
+      by = undefined;
+      await save();
+      draw();
+    },
+    { "data-act": "back" },
+  );
+}
+
+/** The running minute; it goes on where it was when the page is opened again. */
+function clock(seconds) {
+  told.minuteFrom ??= Date.now();
+  const place = make("p", { class: "trail-minute", role: "timer" });
+  const show = () => {
+    const left = Math.ceil(seconds - (Date.now() - told.minuteFrom) / 1000);
+    place.textContent = left > 0 ? say("minute", left) : say("minute.over");
+    if (left <= 0) {
+      clearInterval(minute);
+      navigator.vibrate?.(300);
+    }
+  };
+  show();
+  minute = setInterval(show, 1000);
+  return place;
+}
+
+// ---- air
+
+function part(one) {
+  return one.share > 0.99
+    ? say("air.whole", grams(one.grams))
+    : say("air.part", grams(one.grams), Math.round(100 * one.share));
+}
+
+function air(rung) {
+  const ways = ladder.ways(told.stop, rung);
+  const used = by ?? ways[0];
+  const filled = ladder.fill(told.stop, rung, used);
+  const goal = told.stop.air.goals[rung.air];
+  const lines = [make("p", {}, say("air.goal", rules.goals[rung.air], pressure(goal)))];
+  if (ways.length > 1) {
+    lines.push(
+      make(
+        "div",
+        { class: "trail-choice", role: "group", "aria-label": say("with") },
+        ...ways.map((way) =>
+          button(
+            say(`by.${way}`),
+            () => {
+              by = way;
+              draw();
+            },
+            { "aria-pressed": String(way === used), "data-by": way },
+          ),
+        ),
+      ),
+    );
+  }
+  if (used === "PUMP") {
+    lines.push(
+      make(
+        "p",
+        { class: "trail-air" },
+        filled.strokes === 0 ? say("air.there") : say("air.pump", strokes(filled.strokes), short(filled.likely)),
+      ),
+    );
+  } else if (filled.parts.length === 0) {
+    lines.push(make("p", { class: "trail-air" }, say("air.there")));
+  } else {
+    lines.push(
+      make(
+        "p",
+        { class: "trail-air" },
+        say(
+          "air.gas",
+          filled.parts.map(part).join(", "),
+          pressure(filled.likely),
+          short(filled.low),
+          short(filled.best),
+        ),
+      ),
+      filled.parts.some((one) => one.held) ? make("p", { class: "caution" }, say("air.held")) : null,
+      make("p", { class: "label" }, say("air.left", left(filled.left))),
+    );
+  }
+  if (!ladder.enough(told.stop, filled.likely)) {
+    lines.push(make("p", { class: "caution" }, say("air.short")));
+  }
+  return lines.filter((line) => line !== null);
+}
+
+function left(charges) {
+  const gas = charges.reduce((sum, charge) => sum + charge.grams * charge.left, 0);
+  const parts = [];
+  if (gas > 0.05) {
+    parts.push(say("air.left.gas", grams(gas)));
+  }
+  if (told.stop.bag.pump !== null) {
+    parts.push(say("air.left.pump"));
+  }
+  return parts.length === 0 ? say("air.left.none") : parts.join(", ");
+}
+
+function budget() {
+  const flat = { ...told.stop, pressure: 0 };
+  const lines = ladder.budget(flat).map((line, i) => {
+    const last = line.parts.at(-1);
+    return (
+      say(
+        "budget.gas",
+        i + 1,
+        grams(last.grams * last.share),
+        pressure(line.likely),
+        short(line.low),
+        short(line.best),
+      ) + (last.held ? say("budget.held", Math.round(100 * last.share)) : "")
+    );
+  });
+  if (flat.bag.pump !== null) {
+    const some = ladder.fill(flat, { air: "SEVENTY" }, "PUMP");
+    const all = ladder.fill(flat, { air: "USUAL" }, "PUMP");
+    lines.push(
+      all.likely < flat.air.goals.USUAL - 0.01
+        ? say("budget.pump.weak", strokes(all.strokes), pressure(all.likely))
+        : say("budget.pump", strokes(some.strokes), short(some.likely), strokes(all.strokes), short(all.likely)),
+    );
+  }
+  const now = wheel();
+  return make(
+    "details",
+    { id: "budget", open: open.has("budget") },
+    make("summary", {}, say("budget")),
+    make("p", {}, now.wheel?.limit ?? say("limit.tire", pressure(flat.air.ceilingKpa))),
+    now.wheel === undefined || now.wheel.guessed ? make("p", { class: "label" }, say("guessed")) : null,
+    now.wheel === undefined || now.wheel.told === "" ? null : make("p", {}, now.wheel.told),
+    lines.length === 0
+      ? make("p", {}, say("budget.none"))
+      : make("ul", { class: "said" }, ...lines.map((line) => make("li", {}, line))),
+    make("p", { class: "label" }, say("budget.note")),
+  );
+}
+
+// ---- questions, while the minute runs
+
+function question(name, title, answers, answered) {
+  const asking = !told.asked[name] || open.has(`ask-${name}`);
+  if (!asking) {
+    return make(
+      "p",
+      { class: "trail-answered" },
+      `${title} `,
+      make("strong", {}, answered),
+      " ",
+      button(
+        say("change"),
+        () => {
+          told.asked[name] = false;
+          draw();
+        },
+        { class: "act act-small", "data-change": name },
+      ),
+    );
+  }
+  return make("fieldset", { class: "trail-question", id: `ask-${name}` }, make("legend", {}, title), ...answers);
+}
+
+function choices(name, list, chosen, act) {
+  return make(
+    "div",
+    { class: "trail-choices" },
+    ...list.map(({ code, words }) =>
+      button(
+        // a size stays in one piece
+        words.replaceAll(/(\d)-(\d)/g, "$1\u2011$2"),
+        async () => {
+          act(code);
+          told.asked[name] = true;
+          await save();
+          draw();
+        },
+        { "aria-pressed": String(code === chosen), "data-answer": code },
+      ),
+    ),
+  );
+}
+
+function meanwhile() {
+  if (told.end !== null) {
+    return null;
+  }
+  const stop = told.stop;
+  const now = wheel();
+  const holed = !["RIM_EDGE", "VALVE", "BEAD_OFF"].includes(stop.where);
+  const sealant = [
+    { code: "LIVE", words: say("sealant.live") },
+    { code: "DRY", words: say("sealant.dry") },
+    { code: "TUBE", words: say("sealant.tube") },
+  ];
+  const is = stop.system === "TUBE" ? "TUBE" : stop.live ? "LIVE" : "DRY";
+  return make(
+    "section",
+    { id: "meanwhile", class: "trail-asks" },
+    make("h2", {}, say("meanwhile")),
+    question(
+      "wheel",
+      say(mine === undefined ? "which.tire" : "which"),
+      [
+        choices(
+          "wheel",
+          wheels().map((one) => ({ code: one.key, words: one.label })),
+          told.key,
+          (key) => take(wheels().find((one) => one.key === key)),
+        ),
+        mine === undefined ? otherTire() : null,
+      ].filter((part) => part !== null),
+      now.label,
+    ),
+    question(
+      "where",
+      say("where"),
+      [choices("where", rules.wheres, stop.where, (code) => (told.stop = { ...told.stop, where: code }))],
+      rules.wheres.find((one) => one.code === stop.where)?.words,
+    ),
+    holed
+      ? question(
+          "size",
+          say("size"),
+          [choices("size", rules.sizes, stop.size, (code) => (told.stop = { ...told.stop, size: code }))],
+          rules.sizes.find((one) => one.code === stop.size)?.words,
+        )
+      : null,
+    question(
+      "sealant",
+      say("sealant"),
+      [
+        now.wheel?.liquid ? make("p", { class: "label" }, now.wheel.liquid) : null,
+        choices("sealant", sealant, is, (code) => {
+          told.stop = { ...told.stop, system: code === "TUBE" ? "TUBE" : "TUBELESS", live: code === "LIVE" };
+        }),
+      ].filter((part) => part !== null),
+      sealant.find((one) => one.code === is).words,
+    ),
+    question("bag", say("bag"), bag(), inBag()),
+  );
+}
+
+function otherTire() {
+  const field = make("input", { type: "text", id: "other-size", autocomplete: "off" });
+  const fault = make("span", { class: "fault", role: "status" });
+  const get = async () => {
+    try {
+      const answer = await fetch(`/trailside/tire.json?size=${encodeURIComponent(field.value)}`);
+      if (!answer.ok) {
+        fault.textContent = (await answer.json()).fault;
+        return;
+      }
+      const tire = await answer.json();
+      told.others = [tire, ...told.others.filter((one) => one.size !== tire.size)];
+      take(tires().find((one) => one.key === tire.size));
+      told.asked.wheel = true;
+      await save();
+      draw();
+    } catch {
+      fault.textContent = say("other-tire.needs");
+    }
+  };
+  return make(
+    "div",
+    { class: "field" },
+    make("label", { for: "other-size" }, say("other-tire.size")),
+    field,
+    fault,
+    button(say("other-tire.get"), get, { id: "other-get" }),
+  );
+}
+
+function inBag() {
+  const { bag } = told.stop;
+  const parts = rules.items
+    .filter(({ code }) => code !== "GAS" && (bag.counts[code] ?? 0) > 0)
+    .map(({ code, words }) => `${bag.counts[code]} ${words.toLowerCase()}`);
+  const full = bag.charges.filter((charge) => charge.left > 0);
+  parts.push(...full.map((charge) => say("bag.grams", grams(charge.grams * charge.left))));
+  if (bag.pump !== null) {
+    parts.push(say("air.left.pump"));
+  }
+  return parts.length === 0 ? say("bag.empty") : parts.join(", ");
+}
+
+function bag() {
+  const now = wheel();
+  const { bag } = told.stop;
+  const change = (altered) => {
+    told.stop = { ...told.stop, bag: { ...told.stop.bag, ...altered } };
+    told.asked.bag = false;
+    told.bagChanged = true;
+    open.add("ask-bag");
+    save();
+    draw();
+  };
+  const full = bag.charges.filter((charge) => charge.left > 0.99);
+  const opened = bag.charges.find((charge) => charge.left > 0 && charge.left <= 0.99);
+  const size = bag.charges[0]?.grams ?? told.grams ?? 16;
+  const charges = (count, each, part) => {
+    told.grams = each;
+    return [...(part > 0 ? [{ grams: each, left: part }] : []), ...Array(count).fill({ grams: each, left: 1 })];
+  };
+  const pumps = [
+    { code: "", words: say("bag.pump.none") },
+    ...(told.stop.air.pumps.OWN === undefined ? [] : [{ code: "OWN", words: say("bag.pump.OWN") }]),
+    ...rules.pumps,
+  ];
+  const pick = (id, label, options, chosen, act) =>
+    make(
+      "div",
+      { class: "field" },
+      make("label", { for: id }, label),
+      make(
+        "select",
+        { id, onchange: (event) => act(event.target.value) },
+        ...options.map(({ code, words }) =>
+          make("option", { value: code, selected: String(code) === String(chosen) }, words),
+        ),
+      ),
+    );
+  return [
+    make(
+      "p",
+      { class: "label" },
+      now.bike?.bag && !told.bagChanged ? say("bag.preset", now.bike.counted) : say("bag.unknown"),
+    ),
+    ...rules.items.map(({ code, words }) => {
+      const count = code === "GAS" ? full.length : (bag.counts[code] ?? 0);
+      const set = (value) =>
+        code === "GAS"
+          ? change({ charges: charges(value, size, opened?.left ?? 0) })
+          : change({ counts: { ...bag.counts, [code]: value } });
+      return make(
+        "p",
+        { class: "trail-count", "data-item": code },
+        make("span", {}, words),
+        button("\u2212", () => set(Math.max(0, count - 1)), {
+          "aria-label": say("bag.fewer", words),
+          "data-act": "fewer",
+        }),
+        make("strong", {}, String(count)),
+        button("+", () => set(Math.min(99, count + 1)), { "aria-label": say("bag.more", words), "data-act": "more" }),
+      );
+    }),
+    pick(
+      "bag-grams",
+      say("bag.cartridge"),
+      [...new Set([12, 16, 20, 25, 33, 38, size])]
+        .sort((a, b) => a - b)
+        .map((value) => ({ code: value, words: say("bag.grams", grams(value)) })),
+      size,
+      (value) => change({ charges: charges(full.length, Number(value), opened?.left ?? 0) }),
+    ),
+    pick(
+      "bag-opened",
+      say("bag.opened"),
+      [0, 0.25, 0.5, 0.75, ...(opened === undefined ? [] : [opened.left])]
+        .filter((value, i, all) => all.indexOf(value) === i)
+        .sort((a, b) => a - b)
+        .map((value) => ({
+          code: value,
+          words: value === 0 ? say("bag.opened.none") : say("bag.opened.some", Math.round(100 * value)),
+        })),
+      opened?.left ?? 0,
+      (value) => change({ charges: charges(full.length, size, Number(value)) }),
+    ),
+    pick("bag-pump", say("bag.pump"), pumps, bag.pump ?? "", (value) => change({ pump: value === "" ? null : value })),
+    pick(
+      "bag-head",
+      say("bag.head"),
+      [
+        { code: "yes", words: say("yes") },
+        { code: "no", words: say("no") },
+      ],
+      bag.headShuts ? "yes" : "no",
+      (value) => change({ headShuts: value === "yes" }),
+    ),
+    button(
+      say("bag.right"),
+      async () => {
+        told.asked.bag = true;
+        open.delete("ask-bag");
+        await save();
+        draw();
+      },
+      { class: "act act-trail act-main", "data-act": "bag-right" },
+    ),
+  ];
+}
+
+// ---- the end, and what is written
+
+function end() {
+  const ended = rules.ends[told.end];
+  const left = ladder.chores(rules, told.stop, told.end);
+  const now = wheel();
+  return make(
+    "section",
+    { id: "step", class: "trail-step", "data-end": told.end },
+    make("p", { class: "label" }, say("end")),
+    make("h2", { tabindex: "-1" }, ended.words),
+    make("p", {}, ended.how),
+    ...cautions(ended.cautions),
+    make("h3", {}, say("home-list")),
+    left.length === 0
+      ? make("p", {}, say("home-list.none"))
+      : make(
+          "ul",
+          { class: "said", id: "chores" },
+          ...left.map((chore) =>
+            make(
+              "li",
+              { "data-chore": chore.code },
+              make("strong", {}, `${chore.words}. `),
+              make("span", {}, chore.why),
+            ),
+          ),
+        ),
+    now.wheel === undefined
+      ? make("p", { class: "label" }, say("not-signed-in"))
+      : told.written
+        ? make("p", { role: "status", class: "done", id: "written" }, say("written"))
+        : button(say("write"), writeStop, { class: "act act-trail act-main", id: "write" }),
+    told.written && told.end !== "WALK" ? reading() : null,
+    make(
+      "div",
+      { class: "trail-answers trail-small" },
+      back(),
+      button(
+        say("anew"),
+        async () => {
+          anew();
+          await save();
+          draw();
+        },
+        { id: "anew" },
+      ),
+    ),
+  );
+}
+
+async function write(kind, more, said) {
+  const now = wheel();
+  await device.wait({
+    rider: mine.rider.id,
+    name: mine.rider.name,
+    state: "WAITS",
+    words: said,
+    body: {
+      id: crypto.randomUUID(),
+      kind,
+      bikeId: now.bike.id,
+      wheelId: now.wheel.id,
+      tireId: now.wheel.tire,
+      at: new Date().toISOString(),
+      ...more,
+    },
+  });
+  waiting = await device.waiting();
+  draw();
+  outbox.send();
+}
+
+async function writeStop() {
+  const { stop } = told;
+  const { counts, charges } = stop.bag;
+  told.written = true;
+  // the next stop begins with what this one left, signal or not
+  const bike = mine.bikes.find((one) => one.id === wheel().bike.id);
+  bike.bag = { ...stop.bag };
+  await device.keep("mine", mine);
+  await save();
+  await write(
+    "MEND",
+    {
+      at: new Date(told.began).toISOString(),
+      mend: {
+        system: stop.system,
+        where: stop.where === "" ? null : stop.where,
+        size: stop.size,
+        liveSealant: stop.live,
+        end: told.end,
+        said: stop.said,
+        left: {
+          plugs: counts.PLUG ?? 0,
+          tubes: counts.TUBE ?? 0,
+          boots: counts.BOOT ?? 0,
+          patches: counts.PATCH ?? 0,
+          cores: counts.CORE ?? 0,
+          charges: charges.filter((charge) => charge.left > 0),
+        },
+      },
+    },
+    say("kind.MEND", wheel().label, rules.ends[told.end].words),
+  );
+}
+
+const MOST_KPA = 1200;
+
+function reading() {
+  const [unit] = units();
+  const field = make("input", { type: "text", inputmode: "decimal", id: "reading", autocomplete: "off" });
+  const fault = make("span", { class: "fault", role: "alert", id: "fault-reading" });
+  return make(
+    "form",
+    {
+      class: "trail-reading",
+      novalidate: true,
+      onsubmit: async (event) => {
+        event.preventDefault();
+        const value = Number(field.value.trim().replace(",", "."));
+        if (field.value.trim() === "" || !Number.isFinite(value) || value < 0 || value * unit.kpa > MOST_KPA) {
+          fault.textContent = say("reading.fault", 0, Math.floor(MOST_KPA / unit.kpa), unit.symbol);
+          field.setAttribute("aria-invalid", "true");
+          return;
+        }
+        await write(
+          "READING",
+          { kpa: value * unit.kpa, unit: unit.code },
+          say("kind.READING", wheel().label, `${field.value.trim()} ${unit.symbol}`),
+        );
+      },
+    },
+    make("label", { for: "reading" }, `${say("reading.value", wheel().label)} (${unit.symbol})`),
+    field,
+    fault,
+    make("button", { class: "act act-trail", id: "write-reading" }, say("reading")),
+  );
+}
+
+function below() {
+  const parts = [];
+  if (told.stop !== undefined) {
+    parts.push(budget());
+  }
+  parts.push(outgoing());
+  if (mine !== undefined && wheels().length > 0 && told.end === null) {
+    parts.push(
+      make(
+        "details",
+        { id: "quick", open: open.has("quick") },
+        make("summary", {}, say("quick")),
+        make("p", { class: "label" }, wheel().label),
+        reading(),
+        make("h3", {}, say("traces")),
+        make("p", {}, say("traces.note")),
+        button(say("traces.write"), () => write("TRACES", {}, say("kind.TRACES", wheel().label)), {
+          id: "write-traces",
+        }),
+      ),
+    );
+  }
+  if ("wakeLock" in navigator) {
+    parts.push(stayOn());
+  }
+  return parts.filter((part) => part !== null);
+}
+
+let lock = null;
+
+function stayOn() {
+  return button(
+    say(lock === null ? "stay-on" : "stays-on"),
+    async () => {
+      if (lock === null) {
+        lock = await navigator.wakeLock.request("screen").catch(() => null);
+        lock?.addEventListener("release", () => {
+          lock = null;
+          draw();
+        });
+      } else {
+        await lock.release();
+      }
+      draw();
+    },
+    { id: "stay-on", "aria-pressed": String(lock !== null) },
+  );
+}
+
+/** What waits: this rider's one by one; of another rider only how many. */
+function outgoing() {
+  if (waiting.length === 0) {
+    return null;
+  }
+  const own = waiting.filter((entry) => entry.rider === mine?.rider.id);
+  const others = waiting.filter((entry) => entry.rider !== mine?.rider.id);
+  const again = async (entry, body) => {
+    await device.change({ ...entry, state: "WAITS", body: { ...entry.body, ...body } });
+    await outbox.send();
+  };
+  const dropIt = async (...entries) => {
+    for (const entry of entries) {
+      await device.drop(entry.nr);
+    }
+    await reload();
+  };
+  const line = (entry) => {
+    const parts = [make("p", {}, make("strong", {}, entry.words), ` ${time(entry.body.at)}`)];
+    const acts = [];
+    if (entry.state === "CONFLICT") {
+      parts.push(
+        make("p", {}, `${say("conflict")} `, make("strong", {}, entry.said)),
+        make("p", {}, `${say("conflict.mine")} ${entry.words}`),
+      );
+      acts.push(
+        button(say("keep-stored"), () => dropIt(entry), { "data-act": "keep-stored" }),
+        button(say("as-new"), () => again(entry, { id: crypto.randomUUID() }), { "data-act": "as-new" }),
+      );
+    } else {
+      if (entry.state === "GONE") {
+        parts.push(make("p", { class: "fault" }, say("gone")));
+      }
+      if (entry.state === "FAULTY") {
+        parts.push(make("p", { class: "fault" }, say("faulty", entry.said)));
+        acts.push(
+          button(say("as-now"), () => again(entry, { at: null, id: crypto.randomUUID() }), { "data-act": "as-now" }),
+        );
+      }
+      acts.push(button(say("drop"), () => dropIt(entry), { "data-act": "drop" }));
+    }
+    return make(
+      "li",
+      { class: "entry-line", "data-waits": entry.state },
+      ...parts,
+      make("div", { class: "trail-answers trail-small" }, ...acts),
+    );
+  };
+  return make(
+    "section",
+    { id: "outbox", class: "ruled" },
+    make("h2", {}, say("waiting")),
+    make("p", { class: "label" }, say("waiting.count", waiting.length)),
+    own.length === 0 ? null : make("ul", {}, ...own.map(line)),
+    others.length === 0
+      ? null
+      : make(
+          "div",
+          { id: "of-others" },
+          make("p", {}, say("other-rider", others.length, others[0].name)),
+          button(say("drop"), () => dropIt(...others), { "data-act": "drop-others" }),
+        ),
+    own.some((entry) => entry.state === "WAITS") ? button(say("send"), () => outbox.send(), { id: "send" }) : null,
+  );
+}
+
+// ---- beginning
+
+async function reload() {
+  const kept = await device.kept("mine");
+  const other = kept?.rider.id !== mine?.rider.id;
+  mine = kept;
+  if (mine !== undefined) {
+    document.documentElement.dataset.theme = mine.rider.theme;
+  }
+  waiting = await device.waiting();
+  if (other || told === undefined) {
+    const before = other && told !== undefined ? undefined : await device.kept("stop");
+    told = before;
+    if (told === undefined || (told.key !== undefined && !wheels().some((one) => one.key === told.key))) {
+      told = undefined;
+      anew();
+    }
+  } else if (told.stop !== undefined && told.before.length === 0 && told.end === null && !told.bagChanged) {
+    // nothing was done yet: what came fresh counts
+    const same = wheels().find((one) => one.key === told.key);
+    if (same !== undefined) {
+      const { where, size } = told.stop;
+      told.stop = undefined;
+      take(same);
+      told.stop = { ...told.stop, where, size };
+    }
+  }
+  draw();
+}
+
+async function start() {
+  try {
+    rules = await (await fetch("/trailside/rules.json")).json();
+  } catch {
+    document.getElementById("broken").hidden = false;
+    return;
+  }
+  await reload();
+  window.addEventListener("device-changed", () => reload());
+  window.addEventListener("online", () => refreshed());
+  window.addEventListener("offline", () => {
+    offline = true;
+    status();
+  });
+  await refreshed();
+}
+
+async function refreshed() {
+  offline = (await outbox.refresh()) === null;
+  await reload();
+  await outbox.send();
+}
+
+await start();

@@ -1,0 +1,152 @@
+package org.stratopneum.web.kit;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.fit.FitCheck;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.care.Care;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.sealant.SealantDues;
+import org.stratopneum.web.sealant.SealantState;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.FitWording;
+import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.wording.PressureText;
+import org.stratopneum.web.wording.ProblemWording;
+import org.stratopneum.web.wording.Wording;
+
+/** Shows and counts what is in a bike's bag. */
+@Service
+class KitDesk {
+
+    private final Garage garage;
+    private final Kits kits;
+    private final Riders riders;
+    private final WheelAir wheelAir;
+    private final KitFit fit;
+    private final AirLines lines;
+    private final SealantDues sealant;
+    private final Care care;
+    private final Logbook logbook;
+    private final Wording wording;
+    private final FitWording fitWording;
+    private final ProblemWording problemWording;
+
+    KitDesk(
+            Garage garage,
+            Kits kits,
+            Riders riders,
+            WheelAir wheelAir,
+            KitFit fit,
+            AirLines lines,
+            SealantDues sealant,
+            Care care,
+            Logbook logbook,
+            Wording wording,
+            FitWording fitWording,
+            ProblemWording problemWording) {
+        this.garage = garage;
+        this.kits = kits;
+        this.riders = riders;
+        this.wheelAir = wheelAir;
+        this.fit = fit;
+        this.lines = lines;
+        this.sealant = sealant;
+        this.care = care;
+        this.logbook = logbook;
+        this.wording = wording;
+        this.fitWording = fitWording;
+        this.problemWording = problemWording;
+    }
+
+    /** @throws org.stratopneum.web.fault.NotThereException when this rider has no such bike */
+    @Transactional(readOnly = true)
+    KitPage page(UUID bikeId) {
+        return page(bikeId, null, false);
+    }
+
+    private KitPage page(UUID bikeId, FormView typed, boolean conflict) {
+        Rider rider = riders.self();
+        BikeStanding bike = garage.bike(bikeId);
+        KitStanding bag = kits.of(bikeId).orElse(null);
+        Map<String, String> texts = bag == null
+                ? KitForm.blank(bike.rear() == null ? null : bike.rear().rim().beadSeatDiameterMm())
+                : KitForm.texts(bag, rider.units());
+        return new KitPage(
+                bikeId,
+                bike.name(),
+                bag == null ? "" : Age.date(bag.kit().countedAt(), rider.zoneId()),
+                bag == null || bag.usedAt() == null ? "" : Age.date(bag.usedAt(), rider.zoneId()),
+                bag == null ? List.of() : missing(bag),
+                bag == null ? List.of() : wheels(bike, bag, rider),
+                typed == null ? new FormView(texts, Map.of()) : typed,
+                rider.units(),
+                conflict);
+    }
+
+    private List<String> missing(KitStanding bag) {
+        return bag.missing().entrySet().stream()
+                .map(entry -> wording.text("kit.missing." + entry.getKey().name(), entry.getValue()))
+                .toList();
+    }
+
+    private List<KitPage.Wheel> wheels(BikeStanding bike, KitStanding bag, Rider rider) {
+        Map<UUID, SealantState> liquid = sealant.of(List.of(bike), care.all(), rider, logbook.now());
+        List<KitPage.Wheel> wheels = new ArrayList<>();
+        for (WheelPosition position : WheelPosition.values()) {
+            bike.wheel(position)
+                    .filter(WheelStanding::fits)
+                    .ifPresent(wheel -> wheels.add(wheel(bike, wheel, bag, liquid.get(wheel.wheelId()), rider)));
+        }
+        return wheels;
+    }
+
+    private KitPage.Wheel wheel(
+            BikeStanding bike, WheelStanding wheel, KitStanding bag, SealantState liquid, Rider rider) {
+        Optional<WheelAir.Known> air = wheelAir.of(bike, wheel.position(), rider);
+        PressureUnit unit = rider.pressureUnit();
+        return new KitPage.Wheel(
+                wording.of("position", wheel.position()),
+                fitWording.of(
+                        new FitCheck(fit.verdicts(wheel, bag, air.orElse(null), liquid), List.of(), null),
+                        rider.units()),
+                air.map(known -> lines.of(known.budget(), GaugePressure.ZERO, bag.bag())).orElse(List.of()).stream()
+                        .map(line -> new KitPage.Air(
+                                line.use(),
+                                PressureText.number(line.low(), unit),
+                                PressureText.text(line.likely(), unit),
+                                PressureText.number(line.best(), unit),
+                                line.enough()))
+                        .toList(),
+                air.isEmpty() ? wording.text("kit.air.unknown") : "");
+    }
+
+    /** What came of it: the page again, or null. */
+    @Transactional
+    KitPage count(UUID bikeId, int version, Map<String, String> typed) {
+        Rider rider = riders.self();
+        garage.bike(bikeId);
+        Kit before = kits.of(bikeId).map(KitStanding::kit).orElse(null);
+        FormReader reader = new FormReader(typed);
+        Optional<Kit> kit = KitForm.read(reader, bikeId, before, version, rider.units(), logbook.now());
+        if (kit.isPresent() && kits.keep(kit.get())) {
+            return null;
+        }
+        FormView view = new FormView(
+                reader.typed(), problemWording.messages(reader.problems().list()));
+        return page(bikeId, view, kit.isPresent());
+    }
+}

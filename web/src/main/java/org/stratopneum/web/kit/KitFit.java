@@ -1,0 +1,77 @@
+package org.stratopneum.web.kit;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+import org.stratopneum.core.check.Verdict;
+import org.stratopneum.core.fit.FitCase;
+import org.stratopneum.core.fit.ValveKind;
+import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.trailside.KitCheck;
+import org.stratopneum.core.trailside.KitItem;
+import org.stratopneum.web.bikes.FitParts;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.logbook.LogDetail.TireFitted;
+import org.stratopneum.web.sealant.SealantState;
+import org.stratopneum.web.shelf.Shelf;
+import org.stratopneum.web.shelf.ShelfItem;
+
+/** Whether a bag goes with a wheel. */
+@Component
+class KitFit {
+
+    /** The widest hole that only takes the thin valve (mm; common practice). */
+    private static final double THIN_HOLE_MM = 7;
+
+    private final Shelf shelf;
+
+    KitFit(Shelf shelf) {
+        this.shelf = shelf;
+    }
+
+    /** @param liquid what is known of the sealant in it, or null without any */
+    List<Verdict> verdicts(WheelStanding wheel, KitStanding bag, WheelAir.Known air, SealantState liquid) {
+        return KitCheck.of(new KitCheck.Asked(
+                !wheel.tubed(),
+                liquid != null,
+                liquid == null ? null : co2Safe(liquid),
+                thinOnly(wheel) ? ValveKind.PRESTA : null,
+                valves(bag.kit().head()),
+                valves(bag.kit().pumpHead()),
+                bag.kit().plugTool() || bag.have(KitItem.PLUG) == 0,
+                withTube(wheel, bag.kit()).orElse(null),
+                air == null ? null : air.budget(),
+                bag.bag()));
+    }
+
+    private Boolean co2Safe(SealantState liquid) {
+        return Optional.ofNullable(liquid.bottle())
+                .flatMap(shelf::item)
+                .map(ShelfItem::co2Safe)
+                .orElse(null);
+    }
+
+    private static boolean thinOnly(WheelStanding wheel) {
+        Double hole = wheel.rim().valveHole().diameterMm();
+        return hole != null && hole <= THIN_HOLE_MM;
+    }
+
+    private static Set<ValveKind> valves(Kit.Heads heads) {
+        return heads == null ? Set.of() : heads.valves();
+    }
+
+    /** The wheel as it would stand with the spare tube in it. */
+    private static Optional<FitCase> withTube(WheelStanding wheel, Kit kit) {
+        FitCase.Tube tube = kit.tube();
+        if (tube == null || wheel.tire().isEmpty()) {
+            return Optional.empty();
+        }
+        WheelStanding tubed =
+                wheel.with(wheel.tire().get(), new TireFitted(SetupKind.BUTYL_TUBE, false, null), wheel.taped());
+        FitCase.Valve valve = kit.tubeValve() == null && kit.tubeValveMm() == null
+                ? null
+                : new FitCase.Valve(kit.tubeValveMm(), null, kit.tubeValve(), null, null);
+        return tubed.fitCase(null, new FitParts(valve, tube, null));
+    }
+}

@@ -1,0 +1,91 @@
+package org.stratopneum.web.kit;
+
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.stratopneum.core.air.StandardAtmosphere;
+import org.stratopneum.core.pressure.BikeAdvice;
+import org.stratopneum.core.pressure.PressureLimits;
+import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.pressure.WheelAdvice;
+import org.stratopneum.core.quantity.AbsolutePressure;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.trailside.AirBudget;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.pressure.BikeAdvisor;
+import org.stratopneum.web.rider.Rider;
+
+/** The air of a rider's wheels: volume, what is usually ridden, and the limit. */
+@Component
+public class WheelAir {
+
+    private final BikeAdvisor advisor;
+
+    WheelAir(BikeAdvisor advisor) {
+        this.advisor = advisor;
+    }
+
+    /**
+     * A wheel's air.
+     *
+     * @param window where the pressure should lie, or null where only a reading tells it
+     * @param limitKnown whether tire or rim says a limit; where none does, nothing goes above the window
+     */
+    public record Known(AirBudget budget, PressureWindow window, boolean limitKnown) {}
+
+    /** Empty without a tire that goes on its rim, and where neither advice nor a reading tells what is ridden. */
+    public Optional<Known> of(BikeStanding bike, WheelPosition position, Rider rider) {
+        Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
+        return bike.wheel(position)
+                .filter(WheelStanding::fits)
+                .flatMap(wheel -> advice.map(found -> position == WheelPosition.REAR ? found.rear() : found.front())
+                        .filter(found -> !found.blocked())
+                        .map(found -> advised(bike, wheel, found))
+                        .or(() -> read(bike, wheel)));
+    }
+
+    private static Known advised(BikeStanding bike, WheelStanding wheel, WheelAdvice advice) {
+        Optional<GaugePressure> limit = wheel.setup().flatMap(PressureLimits::ceilingOf);
+        GaugePressure usual = advice.pressure();
+        GaugePressure ceiling = limit.orElse(advice.window().high());
+        return new Known(
+                AirBudget.of(
+                        litres(wheel),
+                        ambient(bike),
+                        usual.isAbove(ceiling) ? ceiling : usual,
+                        advice.window().low(),
+                        ceiling),
+                advice.window(),
+                limit.isPresent());
+    }
+
+    /** What was last read stands for what is ridden. */
+    private static Optional<Known> read(BikeStanding bike, WheelStanding wheel) {
+        Optional<GaugePressure> limit = wheel.setup().flatMap(PressureLimits::ceilingOf);
+        return wheel.lastReading()
+                .map(WheelStanding.Reading::pressure)
+                .filter(usual -> usual.kpa() > 0)
+                .filter(usual -> limit.isEmpty() || !usual.isAbove(limit.get()))
+                .map(usual -> new Known(
+                        AirBudget.of(
+                                litres(wheel),
+                                ambient(bike),
+                                usual,
+                                PressureWindow.lowAround(usual),
+                                limit.orElse(usual)),
+                        null,
+                        limit.isPresent()));
+    }
+
+    private static double litres(WheelStanding wheel) {
+        return wheel.tireOnRim().orElseThrow().section().airVolumeL();
+    }
+
+    /** Where the rider's bikes stand; at sea level where nobody said. */
+    private static AbsolutePressure ambient(BikeStanding bike) {
+        return bike.home() == null
+                ? StandardAtmosphere.SEA_LEVEL
+                : StandardAtmosphere.at(bike.home().heightM());
+    }
+}

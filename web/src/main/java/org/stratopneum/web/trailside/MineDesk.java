@@ -1,0 +1,174 @@
+package org.stratopneum.web.trailside;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.diagnosis.AirSystem;
+import org.stratopneum.core.pressure.PressureLimits;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.trailside.AirBudget;
+import org.stratopneum.core.trailside.AirGoal;
+import org.stratopneum.core.trailside.Bag;
+import org.stratopneum.core.trailside.UsualAir;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.care.Care;
+import org.stratopneum.web.kit.KitStanding;
+import org.stratopneum.web.kit.Kits;
+import org.stratopneum.web.kit.WheelAir;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.sealant.SealantDues;
+import org.stratopneum.web.sealant.SealantState;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.PressureText;
+import org.stratopneum.web.wording.QuantityText;
+import org.stratopneum.web.wording.Wording;
+
+/** Gathers what a rider's device keeps for the trail. */
+@Service
+class MineDesk {
+
+    /** Below this share of a full filling nobody counts on the liquid (ratio; our judgement). */
+    private static final double LIVE_ABOVE = 0.2;
+
+    private final Garage garage;
+    private final Riders riders;
+    private final Kits kits;
+    private final WheelAir wheelAir;
+    private final SealantDues sealant;
+    private final Care care;
+    private final Logbook logbook;
+    private final Wording wording;
+
+    MineDesk(
+            Garage garage,
+            Riders riders,
+            Kits kits,
+            WheelAir wheelAir,
+            SealantDues sealant,
+            Care care,
+            Logbook logbook,
+            Wording wording) {
+        this.garage = garage;
+        this.riders = riders;
+        this.kits = kits;
+        this.wheelAir = wheelAir;
+        this.sealant = sealant;
+        this.care = care;
+        this.logbook = logbook;
+        this.wording = wording;
+    }
+
+    /** @param token with which this browser may send */
+    @Transactional(readOnly = true)
+    MineJson mine(CsrfToken token) {
+        Optional<Rider> rider = riders.find();
+        MineJson.Token sending = new MineJson.Token(token.getHeaderName(), token.getToken());
+        if (rider.isEmpty()) {
+            return new MineJson(null, sending, logbook.now(), List.of());
+        }
+        List<BikeStanding> bikes = garage.bikes();
+        Map<UUID, KitStanding> bags = kits.all();
+        Map<UUID, SealantState> liquid = sealant.of(bikes, care.all(), rider.get(), logbook.now());
+        return new MineJson(
+                who(rider.get()),
+                sending,
+                logbook.now(),
+                bikes.stream()
+                        .map(bike -> bike(bike, bags.get(bike.id()), liquid, rider.get()))
+                        .toList());
+    }
+
+    private static MineJson.Who who(Rider rider) {
+        return new MineJson.Who(
+                rider.id(),
+                rider.name(),
+                rider.zone(),
+                MineJson.Unit.of(rider.pressureUnit()),
+                MineJson.Unit.of(PressureText.beside(rider.pressureUnit())),
+                rider.theme().name().toLowerCase(Locale.ROOT));
+    }
+
+    private MineJson.Bike bike(BikeStanding bike, KitStanding bag, Map<UUID, SealantState> liquid, Rider rider) {
+        List<MineJson.Wheel> wheels = new ArrayList<>();
+        for (WheelPosition position : WheelPosition.values()) {
+            bike.wheel(position)
+                    .filter(WheelStanding::fits)
+                    .ifPresent(wheel -> wheels.add(wheel(bike, wheel, bag, liquid.get(wheel.wheelId()), rider)));
+        }
+        return new MineJson.Bike(
+                bike.id(),
+                bike.name(),
+                bag == null ? "" : Age.date(bag.kit().countedAt(), rider.zoneId()),
+                bag == null ? null : bag(bag),
+                wheels);
+    }
+
+    private static MineJson.Bag bag(KitStanding standing) {
+        Bag bag = standing.bag();
+        return new MineJson.Bag(
+                bag.counts(),
+                bag.charges(),
+                bag.headShuts(),
+                standing.kit().pump() == null ? null : standing.kit().pump().name());
+    }
+
+    private MineJson.Wheel wheel(
+            BikeStanding bike, WheelStanding wheel, KitStanding bag, SealantState liquid, Rider rider) {
+        Optional<WheelAir.Known> known = wheelAir.of(bike, wheel.position(), rider);
+        AirBudget budget = known.map(WheelAir.Known::budget).orElseGet(() -> guessed(wheel));
+        PressureUnit unit = rider.pressureUnit();
+        boolean live = liquid != null && liquid.forecast().volumeMl().p50() >= LIVE_ABOVE * liquid.fullMl();
+        return new MineJson.Wheel(
+                wheel.wheelId(),
+                wheel.tire().orElseThrow().id(),
+                wheel.position().name(),
+                wording.text("trail.wheel", wording.of("position", wheel.position()), wheel.size()),
+                (wheel.tubed() ? AirSystem.TUBE : AirSystem.TUBELESS).name(),
+                live,
+                liquid == null
+                        ? ""
+                        : wording.text(
+                                "trail.liquid",
+                                QuantityText.text(liquid.forecast().volumeMl().p50(), rider.volumeUnit())),
+                known.map(air -> told(air, unit)).orElse(""),
+                known.filter(air -> !air.limitKnown()).isPresent() || known.isEmpty()
+                        ? wording.text("trail.limit.unknown", PressureText.both(budget.ceiling(), unit))
+                        : wording.text("trail.limit", PressureText.both(budget.ceiling(), unit)),
+                known.isEmpty(),
+                AirJson.of(budget, bag == null ? null : bag.kit().handPump()));
+    }
+
+    /** What such a tire usually has, where nobody knows what this rider rides on. */
+    private static AirBudget guessed(WheelStanding wheel) {
+        GaugePressure limit = wheel.setup().flatMap(PressureLimits::ceilingOf).orElse(null);
+        try {
+            return UsualAir.of(wheel.tireOnRim().orElseThrow(), limit);
+        } catch (InvalidInputException aboveLimit) {
+            return UsualAir.of(wheel.tireOnRim().orElseThrow(), limit, limit);
+        }
+    }
+
+    private String told(WheelAir.Known air, PressureUnit unit) {
+        String usual = PressureText.both(air.budget().goal(AirGoal.USUAL), unit);
+        return air.window() == null
+                ? wording.text("trail.told.read", usual)
+                : wording.text(
+                        "trail.told",
+                        usual,
+                        PressureText.number(air.window().low(), unit),
+                        PressureText.text(air.window().high(), unit));
+    }
+}

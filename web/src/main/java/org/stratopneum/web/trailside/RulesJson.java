@@ -1,0 +1,53 @@
+package org.stratopneum.web.trailside;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The ladder as a device keeps it: rules and words made by the core, nothing of anybody.
+ *
+ * @param facts how each fact is told
+ * @param limps facts that turn riding on into riding home gently
+ * @param ends each with its words
+ * @param words the words of the page
+ * @param tires budgets of common sizes, for whoever has no bike here
+ */
+record RulesJson(
+        Map<String, Object> facts,
+        List<Rung> rungs,
+        List<String> limps,
+        Map<String, End> ends,
+        List<Choice> wheres,
+        List<Choice> sizes,
+        List<Choice> items,
+        List<Choice> pumps,
+        Map<String, String> goals,
+        List<Chore> chores,
+        List<MineJson.Unit> units,
+        Map<String, String> words,
+        List<Tire> tires) {
+
+    record Rung(
+            String code,
+            String title,
+            String how,
+            String stop,
+            List<String> when,
+            String uses,
+            String usesWords,
+            String air,
+            boolean gasOnly,
+            int seconds,
+            List<String> cautions,
+            List<Reply> replies) {}
+
+    record Reply(String code, String words, List<String> notes, String end, boolean airGone) {}
+
+    record End(String words, String how, List<String> cautions) {}
+
+    record Choice(String code, String words) {}
+
+    record Chore(String code, String words, String why, List<String> when) {}
+
+    record Tire(String size, String name, AirJson air) {}
+}

@@ -1,0 +1,87 @@
+package org.stratopneum.web.trailside;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.util.DigestUtils;
+import org.springframework.util.StreamUtils;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.resource.ResourceUrlProvider;
+import org.stratopneum.web.wording.Wording;
+
+/** What makes the site one that a phone can keep: the worker that answers without signal, and the manifest. */
+@RestController
+class WorkerController {
+
+    /** What the page beside the trail is made of. */
+    private static final List<String> PARTS = List.of(
+            "/assets/app.css",
+            "/assets/js/device.js",
+            "/assets/js/outbox.js",
+            "/assets/js/ladder.js",
+            "/assets/js/trailside.js",
+            "/assets/mark.svg",
+            "/assets/fonts/saira-latin-wght-normal.woff2");
+
+    private static final MediaType JAVASCRIPT = new MediaType("text", "javascript", StandardCharsets.UTF_8);
+    private static final MediaType MANIFEST = new MediaType("application", "manifest+json", StandardCharsets.UTF_8);
+
+    private final ResourceUrlProvider urls;
+    private final Wording wording;
+    private final String source;
+
+    WorkerController(ResourceUrlProvider urls, Wording wording) throws IOException {
+        this.urls = urls;
+        this.wording = wording;
+        this.source = StreamUtils.copyToString(
+                new ClassPathResource("static/assets/js/worker.js").getInputStream(), StandardCharsets.UTF_8);
+    }
+
+    /** The worker with the list of what it keeps; another build has another list, and so another worker. */
+    @GetMapping("/worker.js")
+    ResponseEntity<String> worker() {
+        List<String> parts = PARTS.stream().map(this::versioned).toList();
+        String list = "\"" + String.join("\", \"", parts) + "\"";
+        String version = DigestUtils.md5DigestAsHex((list + source).getBytes(StandardCharsets.UTF_8));
+        String script = "const VERSION = \"" + version + "\";\nconst PARTS = [" + list + "];\n" + source;
+        return ResponseEntity.ok()
+                .contentType(JAVASCRIPT)
+                .cacheControl(CacheControl.noCache())
+                .body(script);
+    }
+
+    private String versioned(String part) {
+        String versioned = urls.getForLookupPath(part);
+        return versioned == null ? part : versioned;
+    }
+
+    @GetMapping("/manifest.webmanifest")
+    ResponseEntity<Map<String, Object>> manifest() {
+        return ResponseEntity.ok()
+                .contentType(MANIFEST)
+                .body(Map.of(
+                        "name", wording.text("site.name"),
+                        "short_name", wording.text("site.name"),
+                        "id", "/",
+                        "start_url", "/",
+                        "scope", "/",
+                        "display", "standalone",
+                        "background_color", "#e8edee",
+                        "theme_color", "#17242b",
+                        "shortcuts", List.of(Map.of("name", wording.text("trail.ui.title"), "url", "/trailside")),
+                        "icons", icons()));
+    }
+
+    private static List<Map<String, String>> icons() {
+        return List.of(
+                Map.of("src", "/assets/mark.svg", "sizes", "any", "type", "image/svg+xml"),
+                Map.of("src", "/assets/mark-192.png", "sizes", "192x192", "type", "image/png"),
+                Map.of("src", "/assets/mark-512.png", "sizes", "512x512", "type", "image/png"));
+    }
+}
