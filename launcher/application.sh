@@ -5,6 +5,8 @@ APP=$STATE/application
 APP_LOG=$STATE/application.log
 APP_PID=$STATE/application.pid
 APP_PORT=$STATE/application.port
+# the address it listens on and the scheme, where they are not the usual ones
+APP_WHERE=$STATE/application.where
 BUILD_LOG=$STATE/build.log
 BUILT_FROM=$STATE/built-from
 SECONDS_TO_ANSWER=90
@@ -53,10 +55,26 @@ application_pid() {
 
 application_running() { application_pid >/dev/null; }
 
+listens_on() { if [ -f "$APP_WHERE" ]; then cut -d' ' -f1 "$APP_WHERE"; else printf 127.0.0.1; fi; }
+
+scheme() { if [ -f "$APP_WHERE" ]; then cut -d' ' -f2 "$APP_WHERE"; else printf http; fi; }
+
+is_loopback() { [[ $1 == 127.* || $1 == ::1 || $1 == localhost ]]; }
+
+# By TLS only that it takes connections: it does so when all else has started.
 application_answers() {
-  local port=$1 line=''
+  local port=$1 line='' host
+  host=$(listens_on)
+  case $host in
+    0.0.0.0) host=127.0.0.1 ;;
+    ::) host=::1 ;;
+  esac
+  if [ "$(scheme)" = https ]; then
+    (exec 3<>"/dev/tcp/$host/$port") 2>/dev/null
+    return
+  fi
   {
-    exec 3<>"/dev/tcp/127.0.0.1/$port" || return 1
+    exec 3<>"/dev/tcp/$host/$port" || return 1
     printf 'GET /actuator/health HTTP/1.1\r\nHost: 127.0.0.1:%s\r\nConnection: close\r\n\r\n' "$port" >&3
     IFS= read -r -t 5 line <&3
     exec 3<&- 3>&-
@@ -64,7 +82,7 @@ application_answers() {
   [[ $line == *" 200"* ]]
 }
 
-address() { printf 'http://127.0.0.1:%s/' "$1"; }
+address() { printf '%s://%s:%s/' "$(scheme)" "$(listens_on)" "$1"; }
 
 already_running() {
   local asked=$1 given=$2 demo=$3 running
@@ -82,11 +100,19 @@ already_running() {
 }
 
 application_start() {
-  local port=$1 demo=$2 foreground=$3 command
+  local port=$1 demo=$2 foreground=$3 listen=$4 tls=$5 proxy=$6 command
   command=(java "${JAVA_LIMITS[@]}")
   [ ! -f "$APP/classes.jsa" ] || command+=(-XX:SharedArchiveFile="$APP/classes.jsa" -Xlog:disable -Xlog:all=error:stderr)
   command+=(-jar "$APP/stratopneum.jar" --server.port="$port" --stratopneum.demo="$demo"
     --spring.config.additional-location="file:$DB_CONFIG")
+  rm -f "$APP_WHERE"
+  if [ "$listen" != 127.0.0.1 ] || [ -n "$tls" ]; then
+    printf '%s %s' "$listen" "$([ -n "$tls" ] && printf https || printf http)" >"$APP_WHERE"
+    command+=(--server.address="$listen")
+  fi
+  [ -z "$tls" ] || command+=(--server.ssl.key-store="$tls" --server.servlet.session.cookie.secure=true)
+  # who asks, and how, is then what the proxy says
+  [ -z "$proxy" ] || command+=(--server.forward-headers-strategy=native)
   printf '%s' "$port" >"$APP_PORT"
   if [ -n "$foreground" ]; then
     say "Starting at $(address "$port"); Ctrl+C stops it (the database stays until ./stratopneum stop)."
@@ -123,21 +149,21 @@ wait_until_it_answers() {
 application_stop() {
   local pid try
   pid=$(application_pid) || {
-    rm -f "$APP_PID" "$APP_PORT"
+    rm -f "$APP_PID" "$APP_PORT" "$APP_WHERE"
     say "The application is not running."
     return 0
   }
   kill "$pid"
   for try in $(seq 1 80); do
     if ! application_running; then
-      rm -f "$APP_PID" "$APP_PORT"
+      rm -f "$APP_PID" "$APP_PORT" "$APP_WHERE"
       step "application stopped after $((try / 4)) s"
       return
     fi
     sleep 0.25
   done
   kill -9 "$pid"
-  rm -f "$APP_PID" "$APP_PORT"
+  rm -f "$APP_PID" "$APP_PORT" "$APP_WHERE"
   step "application did not stop by itself and was ended"
 }
 

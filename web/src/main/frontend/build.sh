@@ -19,10 +19,15 @@ if [ ! -f node_modules/.lock-hash ] || [ "$(cat node_modules/.lock-hash)" != "$l
   printf '%s' "$lock" >node_modules/.lock-hash
 fi
 
-rm -rf "$out/assets"
+rm -rf "$out/assets" "$out/paper"
 mkdir -p "$out/assets/fonts" "$out/assets/js" target
 cp node_modules/@fontsource-variable/saira/files/saira-latin-wght-normal.woff2 "$out/assets/fonts/"
 cp node_modules/@fontsource-variable/saira/LICENSE "$out/assets/fonts/saira-LICENSE.txt"
+# for paper: its library reads no woff2
+mkdir -p "$out/paper"
+cp node_modules/@expo-google-fonts/saira/400Regular/Saira_400Regular.ttf "$out/paper/"
+cp node_modules/@expo-google-fonts/saira/600SemiBold/Saira_600SemiBold.ttf "$out/paper/"
+cp node_modules/@expo-google-fonts/saira/LICENSE_FONT "$out/paper/saira-LICENSE.txt"
 cp src/main/frontend/js/*.js "$out/assets/js/"
 cp src/main/frontend/img/*.svg src/main/frontend/img/*.png "$out/assets/"
 node node_modules/@tailwindcss/cli/dist/index.mjs --minify -i src/main/frontend/css/app.css -o "$out/assets/app.css"

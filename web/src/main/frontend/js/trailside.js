@@ -265,11 +265,14 @@ function status() {
 }
 
 function cautions(list) {
-  return list.map((text) => make("p", { class: "caution" }, make("strong", {}, `${say("caution")} `), text));
+  return list.map(({ words }) => make("p", { class: "caution" }, make("strong", {}, `${say("caution")} `), words));
 }
 
 function rung() {
   const rung = ladder.next(rules, told.stop);
+  const used = by ?? ladder.ways(told.stop, rung)[0];
+  // gas has its caution where gas is used
+  const shown = rung.cautions.filter(({ code }) => code !== "CO2" || used === "GAS");
   const panel = make(
     "section",
     { id: "step", class: "trail-step", "data-code": rung.code },
@@ -279,13 +282,12 @@ function rung() {
     rung.seconds > 0 ? clock(rung.seconds) : null,
     make("p", {}, rung.how),
     make("p", {}, make("strong", {}, `${say("until")} `), rung.stop),
-    ...cautions(rung.cautions),
+    ...cautions(shown),
     rung.uses === null ? null : make("p", {}, say("uses", rung.usesWords)),
   );
   if (rung.air !== null) {
     panel.append(...air(rung));
   }
-  const used = by ?? ladder.ways(told.stop, rung)[0];
   panel.append(
     make(
       "div",
@@ -424,6 +426,9 @@ function air(rung) {
       filled.parts.some((one) => one.held) ? make("p", { class: "caution" }, say("air.held")) : null,
       make("p", { class: "label" }, say("air.left", left(filled.left))),
     );
+  }
+  if (used === "GAS" && wheel().wheel?.curdles) {
+    lines.push(make("p", { class: "caution" }, wheel().wheel.curdles));
   }
   if (!ladder.enough(told.stop, filled.likely)) {
     lines.push(make("p", { class: "caution" }, say("air.short")));
@@ -766,7 +771,7 @@ function end() {
     now.wheel === undefined
       ? make("p", { class: "label" }, say("not-signed-in"))
       : told.written
-        ? make("p", { role: "status", class: "done", id: "written" }, say("written"))
+        ? make("p", { role: "status", class: "done", id: "written" }, say(waits(told.written) ? "written" : "in-log"))
         : button(say("write"), writeStop, { class: "act act-trail act-main", id: "write" }),
     told.written && told.end !== "WALK" ? reading() : null,
     make(
@@ -786,7 +791,11 @@ function end() {
   );
 }
 
-async function write(kind, more, said) {
+function waits(id) {
+  return waiting.some((entry) => entry.body.id === id);
+}
+
+async function write(kind, more, said, id = crypto.randomUUID()) {
   const now = wheel();
   await device.wait({
     rider: mine.rider.id,
@@ -794,7 +803,7 @@ async function write(kind, more, said) {
     state: "WAITS",
     words: said,
     body: {
-      id: crypto.randomUUID(),
+      id,
       kind,
       bikeId: now.bike.id,
       wheelId: now.wheel.id,
@@ -811,7 +820,7 @@ async function write(kind, more, said) {
 async function writeStop() {
   const { stop } = told;
   const { counts, charges } = stop.bag;
-  told.written = true;
+  told.written = crypto.randomUUID();
   // the next stop begins with what this one left, signal or not
   const bike = mine.bikes.find((one) => one.id === wheel().bike.id);
   bike.bag = { ...stop.bag };
@@ -839,6 +848,7 @@ async function writeStop() {
       },
     },
     say("kind.MEND", wheel().label, rules.ends[told.end].words),
+    told.written,
   );
 }
 

@@ -113,7 +113,10 @@ final class CareJobs {
                         .caution(Caution.CASING_CUT),
                 ask("look-rim", on(Answer.SOUND), on(Answer.DAMAGED, end(Ending.RIM_DAMAGED)))
                         .caution(Caution.CRACKED_RIM),
-                ask("look-traces", on(Answer.NOTHING_FOUND), on(Answer.OBJECT_FOUND, act("look-where"))),
+                ask(
+                        "look-traces",
+                        on(Answer.NOTHING_FOUND),
+                        on(Answer.OBJECT_FOUND, act("look-where"), reached(Milestone.TRACES_SEEN))),
                 ask("look-valve", on(Answer.SOUND), on(Answer.DAMAGED, act("look-valve-care")))
                         .valveAt(12),
                 measure("look-pressure", Measured.PRESSURE_FOUND),

@@ -15,5 +15,7 @@ public enum Milestone {
     /** The pressure was just set. */
     PRESSURE_SET,
     HOLD_STARTED,
-    HOLD_ENDED
+    HOLD_ENDED,
+    /** Spray on frame or fork: a hole closed unseen. */
+    TRACES_SEEN
 }

@@ -110,6 +110,10 @@ public final class KitCheck {
         }
         GaugePressure likely =
                 budget.whole(GaugePressure.ZERO, bag.charges(), bag.headShuts()).likely();
+        if (likely.kpa() == 0) {
+            // none of them may be opened on this wheel; that is said with the gas
+            return;
+        }
         boolean enough = budget.enough(likely);
         verdicts.add(Verdict.of(
                 enough ? Level.FINE : Level.WARNS,

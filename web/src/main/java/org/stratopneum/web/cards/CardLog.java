@@ -127,6 +127,7 @@ class CardLog {
                 reading(wheel, mark, subject.readWith(card.hand().id()), Milestone.PRESSURE_SET);
             case HOLD_STARTED ->
                 reading(wheel, mark, subject.readWith(card.hand().id()), Milestone.HOLD_STARTED);
+            case TRACES_SEEN -> List.of(new Entry(new LogDetail.PunctureSealed(true), subject, at, null));
             case HOLD_ENDED -> reading(wheel, mark, subject.readWith(card.hand().id()), Milestone.HOLD_ENDED);
         };
     }

@@ -32,7 +32,13 @@ public class AirLines {
      * @param enough whether it likely reaches seven tenths of the usual pressure
      */
     public record Line(
-            String use, GaugePressure low, GaugePressure likely, GaugePressure best, Double strokes, boolean enough) {}
+            String use, GaugePressure low, GaugePressure likely, GaugePressure best, Double strokes, boolean enough) {
+
+        /** Whether how much gets in is in doubt, as with gas. */
+        public boolean inDoubt() {
+            return strokes == null;
+        }
+    }
 
     /** Cartridge by cartridge into the tire as it stands, each with those before it, then the pump. */
     public List<Line> of(AirBudget budget, GaugePressure start, Bag bag) {

@@ -99,7 +99,8 @@ class KitDesk {
 
     private List<String> missing(KitStanding bag) {
         return bag.missing().entrySet().stream()
-                .map(entry -> wording.text("kit.missing." + entry.getKey().name(), entry.getValue()))
+                .map(entry ->
+                        wording.text("kit.missing.item", wording.of("trail.item", entry.getKey()), entry.getValue()))
                 .toList();
     }
 

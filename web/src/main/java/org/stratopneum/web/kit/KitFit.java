@@ -19,7 +19,7 @@ import org.stratopneum.web.shelf.ShelfItem;
 
 /** Whether a bag goes with a wheel. */
 @Component
-class KitFit {
+public class KitFit {
 
     /** The widest hole that only takes the thin valve (mm; common practice). */
     private static final double THIN_HOLE_MM = 7;
@@ -45,7 +45,8 @@ class KitFit {
                 bag.bag()));
     }
 
-    private Boolean co2Safe(SealantState liquid) {
+    /** Whether the liquid bears carbon dioxide; null where nobody noted which it is. */
+    public Boolean co2Safe(SealantState liquid) {
         return Optional.ofNullable(liquid.bottle())
                 .flatMap(shelf::item)
                 .map(ShelfItem::co2Safe)

@@ -10,6 +10,8 @@ import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.check.Level;
+import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.pressure.PressureLimits;
 import org.stratopneum.core.quantity.GaugePressure;
@@ -17,12 +19,14 @@ import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.trailside.AirBudget;
 import org.stratopneum.core.trailside.AirGoal;
 import org.stratopneum.core.trailside.Bag;
+import org.stratopneum.core.trailside.KitCheck;
 import org.stratopneum.core.trailside.UsualAir;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPosition;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.care.Care;
+import org.stratopneum.web.kit.KitFit;
 import org.stratopneum.web.kit.KitStanding;
 import org.stratopneum.web.kit.Kits;
 import org.stratopneum.web.kit.WheelAir;
@@ -34,6 +38,7 @@ import org.stratopneum.web.sealant.SealantState;
 import org.stratopneum.web.wording.Age;
 import org.stratopneum.web.wording.PressureText;
 import org.stratopneum.web.wording.QuantityText;
+import org.stratopneum.web.wording.VerdictWording;
 import org.stratopneum.web.wording.Wording;
 
 /** Gathers what a rider's device keeps for the trail. */
@@ -50,6 +55,8 @@ class MineDesk {
     private final SealantDues sealant;
     private final Care care;
     private final Logbook logbook;
+    private final KitFit fit;
+    private final VerdictWording verdicts;
     private final Wording wording;
 
     MineDesk(
@@ -60,6 +67,8 @@ class MineDesk {
             SealantDues sealant,
             Care care,
             Logbook logbook,
+            KitFit fit,
+            VerdictWording verdicts,
             Wording wording) {
         this.garage = garage;
         this.riders = riders;
@@ -68,6 +77,8 @@ class MineDesk {
         this.sealant = sealant;
         this.care = care;
         this.logbook = logbook;
+        this.fit = fit;
+        this.verdicts = verdicts;
         this.wording = wording;
     }
 
@@ -143,12 +154,22 @@ class MineDesk {
                         : wording.text(
                                 "trail.liquid",
                                 QuantityText.text(liquid.forecast().volumeMl().p50(), rider.volumeUnit())),
+                curdles(liquid, rider),
                 known.map(air -> told(air, unit)).orElse(""),
                 known.filter(air -> !air.limitKnown()).isPresent() || known.isEmpty()
                         ? wording.text("trail.limit.unknown", PressureText.both(budget.ceiling(), unit))
                         : wording.text("trail.limit", PressureText.both(budget.ceiling(), unit)),
                 known.isEmpty(),
                 AirJson.of(budget, bag == null ? null : bag.kit().handPump()));
+    }
+
+    private String curdles(SealantState liquid, Rider rider) {
+        Boolean safe = liquid == null ? Boolean.TRUE : fit.co2Safe(liquid);
+        if (Boolean.TRUE.equals(safe)) {
+            return "";
+        }
+        Verdict verdict = Verdict.of(Level.WARNS, safe == null ? KitCheck.GAS_MAY_CURDLE : KitCheck.GAS_CURDLES);
+        return verdicts.message(verdict, rider.units()) + " " + verdicts.fix(verdict, rider.units());
     }
 
     /** What such a tire usually has, where nobody knows what this rider rides on. */

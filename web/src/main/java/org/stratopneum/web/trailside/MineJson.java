@@ -38,6 +38,7 @@ record MineJson(Who rider, Token token, Instant at, List<Bike> bikes) {
 
     /**
      * @param live whether liquid sealant is in it, as far as the forecast goes
+     * @param curdles what carbon dioxide may do to the liquid, or empty
      * @param told what is usually set and its window, or empty
      * @param limit the most, in words
      * @param guessed whether the usual pressure is only that of such a tire
@@ -50,6 +51,7 @@ record MineJson(Who rider, Token token, Instant at, List<Bike> bikes) {
             String system,
             boolean live,
             String liquid,
+            String curdles,
             String told,
             String limit,
             boolean guessed,

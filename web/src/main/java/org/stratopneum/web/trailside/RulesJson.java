@@ -38,12 +38,12 @@ record RulesJson(
             String air,
             boolean gasOnly,
             int seconds,
-            List<String> cautions,
+            List<Choice> cautions,
             List<Reply> replies) {}
 
     record Reply(String code, String words, List<String> notes, String end, boolean airGone) {}
 
-    record End(String words, String how, List<String> cautions) {}
+    record End(String words, String how, List<Choice> cautions) {}
 
     record Choice(String code, String words) {}
 

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.job.Caution;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSize;
@@ -122,7 +123,7 @@ class TrailRules {
                 rung.air() == null ? null : rung.air().name(),
                 rung.gasOnly(),
                 rung.seconds(),
-                words.cautions(rung.cautions()),
+                choices("caution", rung.cautions().toArray(Caution[]::new)),
                 rung.replies().stream().map(this::reply).toList());
     }
 
@@ -139,7 +140,7 @@ class TrailRules {
         return new RulesJson.End(
                 wording.of("trail.end", end),
                 wording.text("trail.end." + end.name() + ".how"),
-                words.cautions(Ladder.END_CAUTIONS.get(end)));
+                choices("caution", Ladder.END_CAUTIONS.get(end).toArray(Caution[]::new)));
     }
 
     private List<RulesJson.Choice> choices(String prefix, Enum<?>... constants) {

@@ -1,0 +1,47 @@
+package org.stratopneum.web.trailcard;
+
+import java.io.IOException;
+import java.util.UUID;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** A bike's folded page. */
+@Controller
+class TrailCardController {
+
+    private final TrailCardDesk desk;
+    private final PaperPrinter printer;
+
+    TrailCardController(TrailCardDesk desk, PaperPrinter printer) {
+        this.desk = desk;
+        this.printer = printer;
+    }
+
+    @GetMapping("/bikes/{id}/trail-card")
+    String card(@PathVariable UUID id, Model model) {
+        model.addAttribute("card", desk.card(id));
+        return "trailcard/card";
+    }
+
+    @GetMapping("/bikes/{id}/trail-card.pdf")
+    ResponseEntity<byte[]> pdf(@PathVariable UUID id) throws IOException {
+        byte[] pdf = printer.print("trailcard/paper", "card", desk.card(id));
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .cacheControl(CacheControl.noStore())
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline()
+                                .filename("trail-card.pdf")
+                                .build()
+                                .toString())
+                .body(pdf);
+    }
+}

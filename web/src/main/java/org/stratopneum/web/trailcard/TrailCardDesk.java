@@ -1,0 +1,191 @@
+package org.stratopneum.web.trailcard;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.diagnosis.AirSystem;
+import org.stratopneum.core.job.Caution;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.trailside.AirBudget;
+import org.stratopneum.core.trailside.AirGoal;
+import org.stratopneum.core.trailside.Bag;
+import org.stratopneum.core.trailside.Chapter;
+import org.stratopneum.core.trailside.CutSize;
+import org.stratopneum.core.trailside.KitItem;
+import org.stratopneum.core.trailside.Rung;
+import org.stratopneum.core.trailside.Situation;
+import org.stratopneum.core.trailside.Ways;
+import org.stratopneum.web.bikes.BikeStanding;
+import org.stratopneum.web.bikes.Garage;
+import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.kit.AirLines;
+import org.stratopneum.web.kit.Kit;
+import org.stratopneum.web.kit.KitStanding;
+import org.stratopneum.web.kit.Kits;
+import org.stratopneum.web.kit.WheelAir;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.trailside.TrailWording;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.Numbers;
+import org.stratopneum.web.wording.PressureText;
+import org.stratopneum.web.wording.Wording;
+
+/** Gathers what stands on a bike's folded page. */
+@Service
+class TrailCardDesk {
+
+    /** In the order in which they are met. */
+    private static final List<Caution> CAUTIONS = List.of(
+            Caution.CEILING,
+            Caution.HOOKLESS_LIMIT,
+            Caution.CO2,
+            Caution.CASING_CUT,
+            Caution.CRACKED_RIM,
+            Caution.ROTOR,
+            Caution.E_BIKE,
+            Caution.BEFORE_RIDING);
+
+    private final Garage garage;
+    private final Riders riders;
+    private final Kits kits;
+    private final WheelAir wheelAir;
+    private final AirLines lines;
+    private final TrailWording words;
+    private final Wording wording;
+    private final Logbook logbook;
+
+    TrailCardDesk(
+            Garage garage,
+            Riders riders,
+            Kits kits,
+            WheelAir wheelAir,
+            AirLines lines,
+            TrailWording words,
+            Wording wording,
+            Logbook logbook) {
+        this.garage = garage;
+        this.riders = riders;
+        this.kits = kits;
+        this.wheelAir = wheelAir;
+        this.lines = lines;
+        this.words = words;
+        this.wording = wording;
+        this.logbook = logbook;
+    }
+
+    /** @throws org.stratopneum.web.fault.NotThereException when this rider has no such bike */
+    @Transactional(readOnly = true)
+    TrailCard card(UUID bikeId) {
+        Rider rider = riders.self();
+        BikeStanding bike = garage.bike(bikeId);
+        Optional<KitStanding> kit = kits.of(bikeId);
+        Bag bag = kit.map(KitStanding::bag).orElse(new Bag(Map.of(), null, List.of(), true));
+        List<TrailCard.Wheel> wheels = new ArrayList<>();
+        Map<AirSystem, AirBudget> systems = new EnumMap<>(AirSystem.class);
+        for (WheelPosition position : WheelPosition.values()) {
+            bike.wheel(position).filter(WheelStanding::fits).ifPresent(wheel -> {
+                Optional<WheelAir.Known> air = wheelAir.of(bike, position, rider);
+                wheels.add(wheel(wheel, air.orElse(null), bag, rider.pressureUnit()));
+                air.ifPresent(known ->
+                        systems.putIfAbsent(wheel.tubed() ? AirSystem.TUBE : AirSystem.TUBELESS, known.budget()));
+            });
+        }
+        return new TrailCard(
+                bikeId,
+                bike.name(),
+                Age.date(LocalDate.ofInstant(logbook.now(), rider.zoneId())),
+                wheels,
+                kit.map(this::inBag).orElse(List.of()),
+                systems.entrySet().stream()
+                        .map(system -> ladder(system.getKey(), system.getValue(), bag))
+                        .toList(),
+                words.cautions(CAUTIONS));
+    }
+
+    private TrailCard.Wheel wheel(WheelStanding wheel, WheelAir.Known air, Bag bag, PressureUnit unit) {
+        String where = wording.of("position", wheel.position());
+        if (air == null) {
+            return new TrailCard.Wheel(where, wheel.size(), "", "", "", "", null, List.of());
+        }
+        GaugePressure usual = air.budget().goal(AirGoal.USUAL);
+        String limit = PressureText.both(air.budget().ceiling(), unit);
+        return new TrailCard.Wheel(
+                where,
+                wheel.size(),
+                PressureText.text(usual, unit),
+                PressureText.text(usual, PressureText.beside(unit)),
+                air.window() == null
+                        ? ""
+                        : wording.text(
+                                "trailcard.window",
+                                PressureText.number(air.window().low(), unit),
+                                PressureText.text(air.window().high(), unit)),
+                wording.text(air.limitKnown() ? "trailcard.limit" : "trailcard.limit.unknown", limit),
+                air.window() == null ? null : scale(air, unit),
+                lines.of(air.budget(), GaugePressure.ZERO, bag).stream()
+                        .map(line -> wording.text(
+                                line.inDoubt() ? "trailcard.air" : "trailcard.air.sure",
+                                line.use(),
+                                PressureText.text(line.likely(), unit),
+                                PressureText.number(line.low(), unit),
+                                PressureText.number(line.best(), unit)))
+                        .toList());
+    }
+
+    private static TrailCard.Scale scale(WheelAir.Known air, PressureUnit unit) {
+        double end = air.budget().ceiling().kpa();
+        return new TrailCard.Scale(
+                place(air.window().low(), end),
+                place(air.window().high(), end),
+                place(air.budget().goal(AirGoal.USUAL), end),
+                "0",
+                PressureText.text(air.budget().ceiling(), unit));
+    }
+
+    private static double place(GaugePressure pressure, double endKpa) {
+        return Math.round(TrailCard.Scale.LENGTH * pressure.kpa() / endKpa * 10) / 10.0;
+    }
+
+    private List<String> inBag(KitStanding kit) {
+        List<String> parts = new ArrayList<>();
+        for (KitItem item : Kit.COUNTED) {
+            int count = kit.have(item);
+            if (count > 0) {
+                parts.add(wording.text("trailcard.item", count, wording.of("trail.item", item)));
+            }
+        }
+        if (kit.openedLeft() > 0) {
+            parts.add(wording.text("trailcard.opened", Numbers.fixed(100 * kit.openedLeft(), 0)));
+        }
+        if (kit.kit().pump() != null) {
+            parts.add(wording.of("kit.pumps", kit.kit().pump()));
+        }
+        return parts;
+    }
+
+    private TrailCard.Ladder ladder(AirSystem system, AirBudget budget, Bag bag) {
+        Ways ways = Ways.from(Situation.begin(
+                system, null, CutSize.NOT_SEEN, system == AirSystem.TUBELESS, budget, bag, GaugePressure.ZERO));
+        Map<Chapter, List<TrailCard.Step>> chapters = new EnumMap<>(Chapter.class);
+        for (Rung rung : ways.rungs()) {
+            chapters.computeIfAbsent(Chapter.of(rung), chapter -> new ArrayList<>())
+                    .add(new TrailCard.Step(words.title(rung), words.stop(rung)));
+        }
+        return new TrailCard.Ladder(
+                wording.of("trail.system", system),
+                chapters.entrySet().stream()
+                        .map(chapter -> new TrailCard.Chapter(
+                                wording.of("trail.chapter", chapter.getKey()), chapter.getValue()))
+                        .toList());
+    }
+}
