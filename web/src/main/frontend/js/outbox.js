@@ -6,6 +6,7 @@ const device = await import(document.getElementById("module-device").href);
 const MINE = "/trailside/mine.json";
 const LOG = "/trailside/log";
 const AGAIN_AFTER_MS = 5 * 60 * 1000;
+const PATIENCE_MS = 20_000;
 
 /** Tells whoever listens that what waits, or what is kept, has changed. */
 function tell() {
@@ -13,7 +14,7 @@ function tell() {
 }
 
 async function ask() {
-  const answer = await fetch(MINE, { cache: "no-store" });
+  const answer = await fetch(MINE, { cache: "no-store", signal: AbortSignal.timeout(PATIENCE_MS) });
   if (!answer.ok) {
     throw new Error(`answered ${answer.status}`);
   }
@@ -26,7 +27,16 @@ async function ask() {
  *
  * @returns what came, or null without signal
  */
-export async function refresh() {
+export function refresh() {
+  refreshing ??= refreshOnce().finally(() => {
+    refreshing = undefined;
+  });
+  return refreshing;
+}
+
+let refreshing;
+
+async function refreshOnce() {
   let mine;
   try {
     mine = await ask();

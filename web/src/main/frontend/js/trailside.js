@@ -1002,6 +1002,24 @@ function outgoing() {
 
 // ---- beginning
 
+const HOUR_MS = 60 * 60 * 1000;
+
+/** A stop that was left is gone on with, but the next flat tire begins anew; one that was only opened begins its minute. */
+function goneOn(before) {
+  if (before?.stop === undefined) {
+    return undefined;
+  }
+  const age = Date.now() - before.began;
+  if (age > (before.written ? 1 : 12) * HOUR_MS) {
+    return undefined;
+  }
+  if (before.before.length === 0 && before.end === null) {
+    before.began = Date.now();
+    before.minuteFrom = undefined;
+  }
+  return before;
+}
+
 async function reload() {
   const kept = await device.kept("mine");
   const other = kept?.rider.id !== mine?.rider.id;
@@ -1010,10 +1028,11 @@ async function reload() {
     document.documentElement.dataset.theme = mine.rider.theme;
   }
   waiting = await device.waiting();
-  if (other || told === undefined) {
-    const before = other && told !== undefined ? undefined : await device.kept("stop");
-    told = before;
-    if (told === undefined || (told.key !== undefined && !wheels().some((one) => one.key === told.key))) {
+  // another rider, or the first wheel of this one
+  if (other || told?.stop === undefined) {
+    const before = told === undefined ? await device.kept("stop") : undefined;
+    told = goneOn(before);
+    if (told?.stop === undefined || !wheels().some((one) => one.key === told.key)) {
       told = undefined;
       anew();
     }

@@ -58,6 +58,7 @@ public final class KitCheck {
      * @param valve the wheel's valve, or null where it is not known
      * @param head valves that the head of the cartridges goes on; empty without one
      * @param pumpHead valves that the pump goes on
+     * @param toolMissing whether there are plugs and nothing to push them in with
      * @param tube the wheel with the spare tube in it, or null where there is none or the two do not go together at all
      * @param budget the wheel's air, or null where nobody knows its pressure
      */
@@ -68,7 +69,7 @@ public final class KitCheck {
             ValveKind valve,
             Set<ValveKind> head,
             Set<ValveKind> pumpHead,
-            boolean plugTool,
+            boolean toolMissing,
             FitCase tube,
             AirBudget budget,
             Bag bag) {
@@ -150,10 +151,10 @@ public final class KitCheck {
     private static void rubber(Asked asked, List<Verdict> verdicts) {
         Bag bag = asked.bag();
         if (asked.tubeless()) {
-            if (bag.count(KitItem.PLUG) == 0) {
-                verdicts.add(Verdict.of(Level.WARNS, NO_PLUGS));
-            } else if (!asked.plugTool()) {
+            if (asked.toolMissing()) {
                 verdicts.add(Verdict.of(Level.WARNS_STRONGLY, NO_PLUG_TOOL));
+            } else if (bag.count(KitItem.PLUG) == 0) {
+                verdicts.add(Verdict.of(Level.WARNS, NO_PLUGS));
             }
         } else if (bag.count(KitItem.PATCH) == 0) {
             verdicts.add(Verdict.of(Level.WARNS, NO_PATCHES));

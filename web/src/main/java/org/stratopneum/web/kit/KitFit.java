@@ -39,7 +39,7 @@ public class KitFit {
                 thinOnly(wheel) ? ValveKind.PRESTA : null,
                 valves(bag.kit().head()),
                 valves(bag.kit().pumpHead()),
-                bag.kit().plugTool() || bag.have(KitItem.PLUG) == 0,
+                !bag.kit().plugTool() && bag.have(KitItem.PLUG) > 0,
                 withTube(wheel, bag.kit()).orElse(null),
                 air == null ? null : air.budget(),
                 bag.bag()));

@@ -141,7 +141,9 @@ class MineDesk {
         Optional<WheelAir.Known> known = wheelAir.of(bike, wheel.position(), rider);
         AirBudget budget = known.map(WheelAir.Known::budget).orElseGet(() -> guessed(wheel));
         PressureUnit unit = rider.pressureUnit();
-        boolean live = liquid != null && liquid.forecast().volumeMl().p50() >= LIVE_ABOVE * liquid.fullMl();
+        // where nobody noted a filling, it may well be there: the page asks
+        boolean live =
+                liquid == null ? !wheel.tubed() : liquid.forecast().volumeMl().p50() >= LIVE_ABOVE * liquid.fullMl();
         return new MineJson.Wheel(
                 wheel.wheelId(),
                 wheel.tire().orElseThrow().id(),

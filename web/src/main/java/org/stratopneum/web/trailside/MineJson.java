@@ -37,7 +37,7 @@ record MineJson(Who rider, Token token, Instant at, List<Bike> bikes) {
     record Bag(Map<KitItem, Integer> counts, List<Charge> charges, boolean headShuts, String pump) {}
 
     /**
-     * @param live whether liquid sealant is in it, as far as the forecast goes
+     * @param live whether liquid sealant may be in it, as far as the forecast goes; for a tubeless tire true where nobody noted any
      * @param curdles what carbon dioxide may do to the liquid, or empty
      * @param told what is usually set and its window, or empty
      * @param limit the most, in words

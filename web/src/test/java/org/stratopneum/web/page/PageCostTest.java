@@ -47,6 +47,9 @@ class PageCostTest {
                 SKYLARK + "/edit",
                 SKYLARK + "/elsewhere",
                 SKYLARK + "/pocket",
+                SKYLARK + "/trail-card",
+                "/trailside",
+                "/trailside/plan",
                 SKYLARK + "/dialling",
                 REAR_WHEEL + "/gauge",
                 SKYLARK + "/rides/new",
@@ -91,6 +94,7 @@ class PageCostTest {
                 "/",
                 REAR_WHEEL,
                 REAR_WHEEL + "/sealant",
+                SKYLARK + "/kit",
                 REAR_WHEEL + "/cards/new?job=CHANGE_TIRE",
                 "card",
                 "search"
@@ -120,7 +124,7 @@ class PageCostTest {
 
     /** They look at everything there is: all wheels, the log, the cards, the shelf, and what the rider said about it. */
     @ParameterizedTest
-    @ValueSource(strings = {"/agenda", "/agenda/month", "/agenda/ride"})
+    @ValueSource(strings = {"/agenda", "/agenda/month", "/agenda/ride", "/trailside/mine.json"})
     void thePagesOverAllBikesAskThirteenTimesAtMost(String path) {
         List<String> queries = CountedQueries.during(
                 () -> assertThat(site.get(path).statusCode()).isEqualTo(200));

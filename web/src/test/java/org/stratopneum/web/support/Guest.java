@@ -15,6 +15,8 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Somebody with a browser of their own, as far as plain HTTP goes: keeps cookies, sends forms with their token. */
 public final class Guest {
@@ -66,6 +68,16 @@ public final class Guest {
         return postFrom(get(from).body(), path, fields);
     }
 
+    /** Sends an entry as the page beside the trail does: with the token that came with what the device keeps. */
+    public HttpResponse<String> sendFromDevice(String json) {
+        JsonNode token =
+                JsonMapper.shared().readTree(get("/trailside/mine.json").body()).get("token");
+        return send(request("/trailside/log")
+                .header("Content-Type", "application/json")
+                .header(token.get("header").asString(), token.get("value").asString())
+                .POST(HttpRequest.BodyPublishers.ofString(json)));
+    }
+
     /** The same from a page that was read already. */
     public HttpResponse<String> postFrom(String page, String path, Map<String, String> fields) {
         Matcher token = TOKEN.matcher(page);
@@ -114,7 +126,7 @@ public final class Guest {
     }
 
     private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(site.address() + path)).header("Accept", "text/html");
+        return HttpRequest.newBuilder(URI.create(site.address() + path)).header("Accept", "text/html, */*;q=0.8");
     }
 
     private HttpResponse<String> send(HttpRequest.Builder request) {

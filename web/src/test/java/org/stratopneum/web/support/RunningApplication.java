@@ -43,7 +43,9 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
                 context.getBeanFactory().addBeanPostProcessor(new CountedQueries());
                 context.getBeanFactory().addBeanPostProcessor(new MovableClock());
             });
-            arguments.add("--server.port=0");
+            if (arguments.stream().noneMatch(argument -> argument.startsWith("--server.port="))) {
+                arguments.add("--server.port=0");
+            }
             arguments.add("--stratopneum.gauge.port=0");
             arguments.add("--stratopneum.mail.simulated-port=0");
             arguments.add("--spring.main.banner-mode=off");

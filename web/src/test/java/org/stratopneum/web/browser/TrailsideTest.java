@@ -1,0 +1,464 @@
+package org.stratopneum.web.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.Select;
+import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.stratopneum.core.air.StandardAtmosphere;
+import org.stratopneum.core.diagnosis.AirSystem;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.trailside.AirBudget;
+import org.stratopneum.core.trailside.AirGoal;
+import org.stratopneum.core.trailside.AirTable;
+import org.stratopneum.core.trailside.Bag;
+import org.stratopneum.core.trailside.Charge;
+import org.stratopneum.core.trailside.Chore;
+import org.stratopneum.core.trailside.CutSize;
+import org.stratopneum.core.trailside.End;
+import org.stratopneum.core.trailside.KitItem;
+import org.stratopneum.core.trailside.Ladder;
+import org.stratopneum.core.trailside.PumpSort;
+import org.stratopneum.core.trailside.Rung;
+import org.stratopneum.core.trailside.Situation;
+import org.stratopneum.core.trailside.Situation.By;
+import org.stratopneum.core.trailside.Where;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A flat tire in a valley without signal: a phone, and a server that is really away. */
+@ExtendWith(RunningApplication.class)
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class TrailsideTest {
+
+    private final RunningApplication.Started started;
+    private ConfigurableApplicationContext context;
+    private Site site;
+
+    TrailsideTest(RunningApplication.Started started) {
+        this.started = started;
+    }
+
+    /** An application of its own on a port that stays, so that it can go away and come back. */
+    @BeforeAll
+    void startAnother() throws IOException {
+        int port;
+        try (ServerSocket free = new ServerSocket(0)) {
+            port = free.getLocalPort();
+        }
+        context = started.startAnother("--server.port=" + port, "--stratopneum.demo=false");
+        site = RunningApplication.siteOf(context);
+    }
+
+    @AfterAll
+    void stop() {
+        context.close();
+    }
+
+    private void away() {
+        ((ServletWebServerApplicationContext) context).getWebServer().stop();
+    }
+
+    private void back() {
+        ((ServletWebServerApplicationContext) context).getWebServer().start();
+    }
+
+    /** Opens the page with signal once, until the phone has kept it. */
+    private void keep(Browser phone) {
+        phone.open(site.address() + "/trailside");
+        phone.text("#step h2");
+        phone.waitFor(there -> phone.driver()
+                .executeScript("return navigator.serviceWorker.controller !== null")
+                .equals(Boolean.TRUE));
+        phone.waitFor(there -> phone.driver()
+                .executeAsyncScript("const done = arguments[0];"
+                        + "caches.match('/trailside/rules.json').then((kept) => done(kept !== undefined))")
+                .equals(Boolean.TRUE));
+    }
+
+    private static void press(Browser phone, String css) {
+        phone.waitFor(there -> {
+            WebElement button = there.findElement(org.openqa.selenium.By.cssSelector(css));
+            phone.driver().executeScript("arguments[0].scrollIntoView({block: 'center'})", button);
+            button.click();
+            return true;
+        });
+    }
+
+    /** Answers the step {@code code}, and waits until it is over. */
+    private static void reply(Browser phone, String code, String reply) {
+        phone.find("#step[data-code='" + code + "']");
+        press(phone, "#step [data-reply='" + reply + "']");
+        phone.waitFor(there -> phone.all("#step[data-code='" + code + "']").isEmpty());
+    }
+
+    private static void more(Browser phone, String item, int times) {
+        for (int i = 1; i <= times; i++) {
+            int wanted = i;
+            press(phone, "[data-item='" + item + "'] [data-act='more']");
+            phone.waitFor(
+                    there -> phone.text("[data-item='" + item + "'] strong").equals(String.valueOf(wanted)));
+        }
+    }
+
+    @Test
+    void withoutSignalFromOpeningToTheLogThatIsWrittenOnceItIsBack() {
+        try (Browser phone = Browser.phone(390)) {
+            new Newcomer(phone, site).entersABike();
+            keep(phone);
+            String before = phone.text("#kept");
+            away();
+            try {
+                // another page of the site, asked for without signal, is this one
+                phone.open(site.address() + "/");
+                assertThat(phone.text("#step h2")).isEqualTo("Turn the hole to the bottom");
+                assertThat(phone.text(".trail-minute")).matches("\\d+ s|The minute is over");
+                phone.waitFor(there -> phone.text("#kept").contains("No signal"));
+                assertThat(phone.text("#kept")).contains("Kept on this device").isNotEqualTo(before);
+                assertThat(phone.sidewaysScroll()).isZero();
+                for (WebElement target : phone.all("main button, main select, main summary, main input")) {
+                    if (target.isDisplayed()) {
+                        assertThat(target.getSize().height)
+                                .as(target.getAttribute("outerHTML"))
+                                .isGreaterThanOrEqualTo(64);
+                    }
+                }
+
+                // a bag that this phone has never seen
+                press(phone, "#ask-where [data-answer=TREAD]");
+                press(phone, "#ask-size [data-answer=UP_TO_6]");
+                more(phone, "PLUG", 2);
+                new Select(phone.find("#bag-grams")).selectByValue("25");
+                more(phone, "GAS", 2);
+                press(phone, "[data-act='bag-right']");
+                phone.waitFor(there -> phone.all("#ask-bag").isEmpty());
+                reply(phone, "hole-down", "still-open");
+                reply(phone, "plug-ream", "done");
+                reply(phone, "plug-in", "in");
+                assertThat(phone.text("#step"))
+                        .contains("of a cartridge of 25 g", "likely", "The gas freezes skin")
+                        .doesNotContain("go over the limit");
+                reply(phone, "plug-air", "weeps");
+                press(phone, "[data-act=back]");
+                reply(phone, "plug-air", "holds");
+                assertThat(phone.text("#step h2")).isEqualTo("Ride on");
+                assertThat(phone.text("#chores"))
+                        .contains("Let the carbon dioxide out", "Look at the plug", "Dip", "Fill up the bag");
+                press(phone, "#write");
+                assertThat(phone.text("#written")).contains("waits on this device");
+                phone.type("#reading", "20,5");
+                press(phone, "#write-reading");
+                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 2);
+
+                // left, and opened again
+                phone.open(site.address() + "/trailside");
+                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 2);
+                assertThat(phone.text("#step h2")).isEqualTo("Ride on");
+            } finally {
+                back();
+            }
+            press(phone, "#send");
+            phone.waitFor(there -> phone.all("#outbox").isEmpty());
+            assertThat(phone.text("#written")).isEqualTo("It is in the log.");
+            phone.open(site.address() + "/log");
+            List<String> lines = phone.all(".log-line, main li, main article").stream()
+                    .map(WebElement::getText)
+                    .toList();
+            String log = phone.text("main");
+            assertThat(log.split("Beside the trail:", -1)).as("once, " + lines).hasSizeBetween(2, 4);
+            assertThat(log).contains("set to 20.5 psi", "a hole sealed itself");
+            phone.open(site.address() + "/agenda");
+            assertThat(phone.text("main")).contains("Look at the plug", "Fill up the bag");
+        }
+    }
+
+    @Test
+    void signingOutAsksForWhatWaitsAndLeavesNothingBehind() {
+        try (Browser phone = Browser.phone(390)) {
+            new Newcomer(phone, site).entersABike();
+            keep(phone);
+            press(phone, "[data-act=walk]");
+            away();
+            try {
+                press(phone, "#write");
+                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 1);
+            } finally {
+                back();
+            }
+            // the page of the account sends what waits as every page does: this entry cannot be taken
+            phone.driver().executeAsyncScript("""
+                            const done = arguments[0];
+                            import(document.getElementById("module-device").href).then(async (device) => {
+                              for (const entry of await device.waiting()) {
+                                await device.change({ ...entry, state: "FAULTY", said: "not so" });
+                              }
+                              done();
+                            });
+                            """);
+            phone.open(site.address() + "/account");
+            press(phone, "#sign-out");
+            assertThat(phone.text("#sign-out-text")).contains("1 entries wait on this device");
+            press(phone, "[data-act=send]");
+            phone.waitFor(there -> phone.text("[data-act=failed]").contains("could not be sent"));
+            press(phone, "[data-act=stay]");
+            assertThat(phone.driver().getCurrentUrl()).endsWith("/account");
+            press(phone, "#sign-out");
+            press(phone, "[data-act=drop]");
+            phone.waitFor(there -> there.getCurrentUrl().endsWith("/sign-in"));
+
+            phone.open(site.address() + "/trailside");
+            phone.find("#step");
+            phone.waitFor(there -> phone.text("#kept").contains("Nobody is signed in"));
+            assertThat(phone.text("body")).doesNotContain("Plover");
+            assertThat(phone.all("#outbox")).isEmpty();
+            Object left = phone.driver().executeAsyncScript("""
+                            const done = arguments[0];
+                            import(document.getElementById("module-device").href).then(async (device) => {
+                              done(JSON.stringify([await device.kept("mine"), await device.kept("stop"), await device.waiting()]));
+                            });
+                            """);
+            assertThat(String.valueOf(left)).doesNotContain("Plover").endsWith("[]]");
+        }
+    }
+
+    @Test
+    void whatStandsInTheLogUnderTheSameNameIsShownBesideWhatTheDeviceHas() {
+        try (Browser phone = Browser.phone(390)) {
+            new Newcomer(phone, site).entersABike();
+            keep(phone);
+            press(phone, "[data-act=walk]");
+            press(phone, "#write");
+            phone.waitFor(there -> phone.text("#written").equals("It is in the log."));
+            // the answer was lost on the way, and the entry was changed on the device meanwhile
+            phone.driver().executeAsyncScript("""
+                            const done = arguments[0];
+                            import(document.getElementById("module-device").href).then(async (device) => {
+                              const mine = await device.kept("mine");
+                              const wheel = mine.bikes[0].wheels[0];
+                              const stop = await device.kept("stop");
+                              await device.wait({
+                                rider: mine.rider.id, name: mine.rider.name, state: "WAITS", words: "Another end",
+                                body: { id: stop.written, kind: "READING", bikeId: mine.bikes[0].id, wheelId: wheel.id,
+                                        tireId: wheel.tire, at: null, kpa: 150, unit: "BAR" },
+                              });
+                              done();
+                            });
+                            """);
+            phone.open(site.address() + "/trailside");
+            phone.find("#outbox [data-waits=CONFLICT]");
+            assertThat(phone.text("#outbox")).contains("Beside the trail: Walk", "Another end");
+            press(phone, "[data-act='as-new']");
+            phone.waitFor(there -> phone.all("#outbox").isEmpty());
+            phone.open(site.address() + "/log");
+            assertThat(phone.text("main")).contains("set to 1.50 bar", "Beside the trail: Walk");
+        }
+    }
+
+    @Test
+    void aVisitorWithoutAccountIsLedAsWell() {
+        try (Browser phone = Browser.phone(390)) {
+            new Newcomer(phone, site).signsUp();
+            phone.open(site.address() + "/account");
+            press(phone, "#sign-out");
+            phone.waitFor(there -> there.getCurrentUrl().endsWith("/sign-in"));
+            keep(phone);
+            away();
+            try {
+                phone.open(site.address() + "/trailside");
+                press(phone, "#ask-wheel [data-answer='50-622']");
+                press(phone, "#ask-sealant [data-answer=TUBE]");
+                phone.find("#step[data-code=walk]");
+                more(phone, "TUBE", 1);
+                new Select(phone.find("#bag-pump")).selectByValue("ROUND");
+                phone.find("#step[data-code=wheel-out]");
+                press(phone, "#budget summary");
+                assertThat(phone.text("#budget")).contains("strokes to", "Nothing here goes above");
+                press(phone, "[data-change=wheel]");
+                phone.type("#other-size", "62-584");
+                press(phone, "#other-get");
+                phone.waitFor(there -> phone.text("#ask-wheel").contains("wants signal once"));
+            } finally {
+                back();
+            }
+        }
+    }
+
+    /** The device's reader of the table and the core's go the same ways, to the same pressures and the same work. */
+    @Test
+    void theDeviceReadsTheLadderAsTheCoreDoes() {
+        List<Map<String, Object>> cases = new ArrayList<>();
+        Random random = new Random(844);
+        for (int i = 0; i < 400; i++) {
+            cases.add(randomCase(random));
+        }
+        try (Browser desk = Browser.desktop()) {
+            desk.open(site.address() + "/trailside");
+            desk.find("#step");
+            desk.driver().manage().timeouts().scriptTimeout(Duration.ofSeconds(60));
+            Object differing =
+                    desk.driver().executeAsyncScript("""
+                    const [text, done] = arguments;
+                    (async () => {
+                      const ladder = await import(document.getElementById("module-ladder").href);
+                      const rules = await (await fetch("/trailside/rules.json")).json();
+                      const differing = [];
+                      for (const one of JSON.parse(text)) {
+                        let stop = ladder.begin(one);
+                        let end = null;
+                        for (const said of one.steps) {
+                          const rung = ladder.next(rules, stop);
+                          if (rung.code !== said.rung) {
+                            differing.push(`${rung.code} for ${said.rung} after ${JSON.stringify(stop.said)}`);
+                            break;
+                          }
+                          if (said.reply === "lacks") {
+                            stop = ladder.lacking(stop, rung);
+                            continue;
+                          }
+                          const reply = rung.replies.find((it) => it.code === said.reply);
+                          if (rung.air !== null) {
+                            const filled = ladder.fill(stop, rung, said.by);
+                            const off = Math.abs(filled.likely - said.likely) + Math.abs(filled.best - said.best);
+                            if (off > 0.01 * (20 + said.best) || filled.best > one.air.ceilingKpa + 0.01) {
+                              differing.push(`${rung.code}: ${filled.likely} for ${said.likely}`);
+                            }
+                            if (said.by === "PUMP" && Math.abs(filled.strokes - said.strokes) > 0.01 * (50 + said.strokes)) {
+                              differing.push(`${rung.code}: ${filled.strokes} strokes for ${said.strokes}`);
+                            }
+                          }
+                          stop = ladder.after(rules, stop, rung, reply, said.by);
+                          end = ladder.ending(rules, reply, stop);
+                        }
+                        if (end !== one.end) {
+                          differing.push(`${end} for ${one.end}`);
+                        }
+                        const chores = ladder.chores(rules, stop, end).map((chore) => chore.code).join();
+                        if (chores !== one.chores) {
+                          differing.push(`${chores} for ${one.chores}`);
+                        }
+                      }
+                      done(differing.slice(0, 5).join("\\n"));
+                    })().catch((error) => done(String(error.stack)));
+                    """, JsonMapper.shared().writeValueAsString(cases));
+            assertThat(differing).isEqualTo("");
+        }
+    }
+
+    private static Map<String, Object> randomCase(Random random) {
+        GaugePressure usual = GaugePressure.psi(12 + random.nextInt(60));
+        AirBudget budget = AirBudget.of(
+                1.5 + 7 * random.nextDouble(),
+                StandardAtmosphere.SEA_LEVEL,
+                usual,
+                GaugePressure.kpa(usual.kpa() * 0.86),
+                GaugePressure.kpa(usual.kpa() * (1.1 + random.nextDouble())));
+        Map<KitItem, Integer> counts = new EnumMap<>(KitItem.class);
+        for (KitItem item : List.of(KitItem.PLUG, KitItem.TUBE, KitItem.BOOT, KitItem.PATCH, KitItem.CORE)) {
+            counts.put(item, random.nextInt(3));
+        }
+        List<Charge> charges = new ArrayList<>();
+        for (int i = random.nextInt(4); i > 0; i--) {
+            charges.add(new Charge(12 + random.nextInt(27), random.nextInt(5) / 4.0));
+        }
+        PumpSort pump = random.nextBoolean() ? PumpSort.values()[random.nextInt(4)] : null;
+        Bag bag = new Bag(counts, pump == null ? null : pump.pump(), charges, random.nextBoolean());
+        AirSystem system = AirSystem.values()[random.nextInt(2)];
+        Where where = random.nextInt(8) == 0 ? null : Where.values()[random.nextInt(7)];
+        CutSize size = CutSize.values()[random.nextInt(5)];
+        boolean live = random.nextBoolean();
+        Map<String, Object> told = new LinkedHashMap<>();
+        told.put("system", system.name());
+        told.put("where", where == null ? "" : where.name());
+        told.put("size", size.name());
+        told.put("live", live);
+        told.put("air", air(budget, pump));
+        Map<String, Object> bagTold = new HashMap<>();
+        bagTold.put("counts", counts);
+        bagTold.put("charges", charges);
+        bagTold.put("headShuts", bag.headShuts());
+        bagTold.put("pump", pump == null ? null : pump.name());
+        told.put("bag", bagTold);
+        walk(Situation.begin(system, where, size, live, budget, bag, GaugePressure.ZERO), random, told);
+        return told;
+    }
+
+    private static Map<String, Object> air(AirBudget budget, PumpSort pump) {
+        AirTable table = AirTable.of(budget);
+        Map<String, Object> goals = new HashMap<>();
+        for (AirGoal goal : AirGoal.values()) {
+            goals.put(goal.name(), budget.goal(goal).kpa());
+        }
+        Map<String, Object> pumps = new HashMap<>();
+        if (pump != null) {
+            AirTable.Pumped pumped = AirTable.pumped(budget, pump.pump());
+            pumps.put(pump.name(), Map.of("mostKpa", pumped.mostKpa(), "strokes", pumped.strokes()));
+        }
+        return Map.of(
+                "goals",
+                goals,
+                "ceilingKpa",
+                budget.ceiling().kpa(),
+                "gasG",
+                table.gasG(),
+                "gasKpa",
+                table.gasKpa(),
+                "pumps",
+                pumps);
+    }
+
+    private static void walk(Situation start, Random random, Map<String, Object> told) {
+        List<Map<String, Object>> steps = new ArrayList<>();
+        Situation at = start;
+        End end = null;
+        while (end == null) {
+            Rung rung = Ladder.next(at);
+            Map<String, Object> step = new HashMap<>(Map.of("rung", rung.code()));
+            steps.add(step);
+            if (rung.canLack() && random.nextInt(10) == 0) {
+                step.put("reply", Rung.LACKS);
+                at = at.lacking(rung);
+                continue;
+            }
+            Situation now = at;
+            List<By> ways = rung.air() == null
+                    ? List.of()
+                    : List.of(By.values()).stream()
+                            .filter(by -> now.can(rung, by))
+                            .toList();
+            By by = ways.isEmpty() ? By.PUMP : ways.get(random.nextInt(ways.size()));
+            Rung.Reply reply = rung.replies().get(random.nextInt(rung.replies().size()));
+            step.put("reply", reply.code());
+            if (rung.air() != null) {
+                var fill = at.fill(rung, by);
+                step.put("by", by.name());
+                step.put("likely", fill.likely().kpa());
+                step.put("best", fill.best().kpa());
+                step.put("strokes", fill.strokes());
+            }
+            at = at.after(rung, reply, by);
+            end = Ladder.ending(reply, at).orElse(null);
+        }
+        told.put("steps", steps);
+        told.put("end", end.name());
+        told.put(
+                "chores",
+                String.join(",", Chore.of(at, end).stream().map(Enum::name).toList()));
+    }
+}

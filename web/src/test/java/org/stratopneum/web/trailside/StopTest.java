@@ -1,0 +1,278 @@
+package org.stratopneum.web.trailside;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.MovableClock;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What a phone sends when it has signal again, and what the garage makes of it. */
+@ExtendWith(RunningApplication.class)
+class StopTest {
+
+    private static final String PLUGGED = """
+            [{"rung": "hole-down", "reply": "still-open"}, {"rung": "plug-ream", "reply": "done"},
+             {"rung": "plug-in", "reply": "in"}, {"rung": "plug-air", "reply": "holds", "by": "GAS"}]""";
+    private static final String TUBED = """
+            [{"rung": "wheel-out", "reply": "done"}, {"rung": "valve-out", "reply": "done"},
+             {"rung": "feel-thorns", "reply": "done"}, {"rung": "tube-in", "reply": "done"},
+             {"rung": "beads-on", "reply": "done"}, {"rung": "tube-air", "reply": "holds", "by": "PUMP"}]""";
+    private static final String LEFT =
+            "{\"plugs\": 2, \"tubes\": 1, \"boots\": 1, \"patches\": 4, \"cores\": 1, \"charges\": []}";
+
+    private final Site site;
+    private Guest rider;
+    private String bike;
+    private JsonNode wheel;
+
+    StopTest(Site site) {
+        this.site = site;
+    }
+
+    @BeforeEach
+    void enterABike() {
+        rider = Guest.withAccount(site);
+        bike = TypedBike.enter(
+                rider,
+                "since",
+                LocalDate.now(ZoneId.of("Europe/Vienna")).minusDays(2).toString());
+        wheel = mine().at("/bikes/0/wheels/0");
+    }
+
+    private JsonNode mine() {
+        return JsonMapper.shared().readTree(rider.get("/trailside/mine.json").body());
+    }
+
+    private String stop(String id, String at, String said, String left, String end) {
+        return """
+                {"id": "%s", "kind": "MEND", "bikeId": "%s", "wheelId": "%s", "tireId": "%s", "at": %s,
+                 "mend": {"system": "TUBELESS", "where": "TREAD", "size": "UP_TO_6", "liveSealant": true,
+                          "end": "%s", "said": %s, "left": %s}}
+                """.formatted(
+                        id,
+                        bike,
+                        wheel.get("id").asString(),
+                        wheel.get("tire").asString(),
+                        at == null ? "null" : "\"" + at + "\"",
+                        end,
+                        said,
+                        left);
+    }
+
+    private static String ago(Duration time) {
+        return Instant.now().minus(time).toString();
+    }
+
+    private HttpResponse<String> send(String json) {
+        return rider.sendFromDevice(json);
+    }
+
+    private void count(String... pairs) {
+        rider.post("/bikes/" + bike + "/kit", "/bikes/" + bike + "/kit", kit(pairs));
+    }
+
+    private static Map<String, String> kit(String... pairs) {
+        Map<String, String> fields = new HashMap<>(Map.of(
+                "version", "0",
+                "plugs", "3",
+                "plugsWant", "3",
+                "plugTool", "on",
+                "cartridges", "1",
+                "cartridgesWant", "1",
+                "cartridgeG", "16",
+                "headShuts", "on"));
+        for (int i = 0; i < pairs.length; i += 2) {
+            fields.put(pairs[i], pairs[i + 1]);
+        }
+        return fields;
+    }
+
+    @Test
+    void aStopArrivesOnceWithAllThatFollowsFromIt() {
+        String id = UUID.randomUUID().toString();
+        String json = stop(id, ago(Duration.ofHours(3)), PLUGGED, LEFT, "RIDE");
+
+        assertThat(send(json).body()).contains("WRITTEN", "Beside the trail: Tread; 3 to 6 mm");
+        String agenda = rider.get("/agenda").body();
+        assertThat(agenda)
+                .contains(
+                        "Let the carbon dioxide out",
+                        "Look at the plug",
+                        "Dip, and top up the sealant",
+                        "Fill up the bag",
+                        "/cards/new?job=PLUG_AND_PATCH",
+                        "/bikes/" + bike + "/kit");
+        String log = rider.get("/log").body();
+        assertThat(log).contains("Beside the trail", "a hole sealed itself");
+
+        assertThat(send(json).body()).contains("REPEATED");
+        assertThat(rider.get("/agenda").body().split("Look at the plug", -1))
+                .hasSameSizeAs(agenda.split("Look at the plug", -1));
+    }
+
+    @Test
+    void theSameNameForSomethingElseIsAConflictThatShowsWhatStands() {
+        String id = UUID.randomUUID().toString();
+        String at = ago(Duration.ofHours(3));
+        send(stop(id, at, PLUGGED, LEFT, "RIDE"));
+
+        HttpResponse<String> other = send(stop(id, at, TUBED, LEFT, "RIDE"));
+
+        assertThat(other.statusCode()).isEqualTo(409);
+        assertThat(other.body()).contains("CONFLICT", "lower half of the window: It holds");
+        assertThat(rider.get("/log").body()).doesNotContain("tube in it");
+    }
+
+    @Test
+    void aTubeInATubelessTireIsKnownToTheGarage() {
+        send(stop(UUID.randomUUID().toString(), null, TUBED, LEFT, "RIDE"));
+
+        assertThat(mine().at("/bikes/0/wheels/0/system").asString()).isEqualTo("TUBE");
+        assertThat(rider.get("/agenda").body())
+                .contains("Take the tube out, clean, and set up tubeless again", "job=CONVERT")
+                .doesNotContain("Dip, and top up");
+    }
+
+    @Test
+    void whatIsStruckThroughLeavesNoWorkAndTheBagIsFullAgain() {
+        count();
+        assertThat(mine().at("/bikes/0/bag/counts/PLUG").asInt()).isEqualTo(3);
+        String id = UUID.randomUUID().toString();
+        send(stop(id, null, PLUGGED, LEFT, "RIDE"));
+        assertThat(mine().at("/bikes/0/bag/counts/PLUG").asInt()).isEqualTo(2);
+        assertThat(rider.get("/bikes/" + bike + "/kit").body()).contains("Something was used", "Plugs: 1");
+
+        rider.post("/log", "/log/strike", Map.of("entry", id));
+
+        assertThat(mine().at("/bikes/0/bag/counts/PLUG").asInt()).isEqualTo(3);
+        assertThat(rider.get("/agenda").body()).doesNotContain("Look at the plug", "Fill up the bag");
+    }
+
+    @Test
+    void whatIsDoneAtHomeIsNotDueAnyMore() {
+        count();
+        send(stop(UUID.randomUUID().toString(), null, PLUGGED, LEFT, "RIDE"));
+        assertThat(rider.get("/agenda").body()).contains("Fill up the bag", "Dip, and top up");
+
+        MovableClock.after(Duration.ofHours(2), () -> {
+            count("version", "1");
+            String sealant = "/wheels/" + wheel.get("id").asString() + "/sealant";
+            rider.post(
+                    sealant,
+                    sealant + "/fillings",
+                    Map.of("entry", UUID.randomUUID().toString(), "volume", "60"));
+            assertThat(rider.get("/agenda").body())
+                    .doesNotContain("Fill up the bag", "Dip, and top up")
+                    .contains("Look at the plug");
+        });
+    }
+
+    @Test
+    void aReadingAndSprayTracesAreWrittenAsWell() {
+        String more = "\"bikeId\": \"%s\", \"wheelId\": \"%s\", \"tireId\": \"%s\""
+                .formatted(bike, wheel.get("id").asString(), wheel.get("tire").asString());
+        send("{\"id\": \"%s\", \"kind\": \"READING\", \"kpa\": 140, \"unit\": \"BAR\", %s}"
+                .formatted(UUID.randomUUID(), more));
+        send("{\"id\": \"%s\", \"kind\": \"TRACES\", %s}".formatted(UUID.randomUUID(), more));
+
+        assertThat(rider.get("/log").body()).contains("set to 1.40 bar", "traces on frame or fork");
+        assertThat(rider.get("/agenda").body()).contains("Dip, and top up the sealant");
+    }
+
+    @Test
+    void whatCannotBeIsSaidAndNothingIsWritten() {
+        String before = rider.get("/log").body();
+        String id = UUID.randomUUID().toString();
+        assertThat(send(stop(id, ago(Duration.ofHours(-3)), PLUGGED, LEFT, "RIDE"))
+                        .statusCode())
+                .isEqualTo(422);
+        assertThat(send(stop(id, null, "[{\"rung\": \"hole-up\", \"reply\": \"closed\"}]", LEFT, "RIDE"))
+                        .body())
+                .contains("FAULTY", "said[0].rung", "end");
+        assertThat(send(stop(id, null, PLUGGED, LEFT, "RIDE")
+                                .replace(bike, UUID.randomUUID().toString()))
+                        .statusCode())
+                .isEqualTo(404);
+        assertThat(send("{\"kind\": \"MEND\"}").statusCode()).isEqualTo(422);
+        for (String bad : List.of("[]", "{", "{\"kind\": \"NOTHING\"}", "{\"at\": \"yesterday\"}", "{\"left\": 3}")) {
+            assertThat(send(bad).statusCode()).as(bad).isIn(400, 422);
+        }
+        assertThat(send(stop(id, null, PLUGGED, LEFT.replace("2", "-2"), "RIDE"))
+                        .statusCode())
+                .isEqualTo(400);
+        assertThat(rider.get("/log").body().length()).isEqualTo(before.length());
+    }
+
+    @Test
+    void anothersWheelIsNotThere() {
+        Guest stranger = Guest.withAccount(site);
+        TypedBike.enter(stranger);
+
+        assertThat(stranger.sendFromDevice(stop(UUID.randomUUID().toString(), null, PLUGGED, LEFT, "RIDE"))
+                        .statusCode())
+                .isEqualTo(404);
+        assertThat(new Guest(site).get("/trailside/rules.json").body())
+                .doesNotContain(wheel.get("id").asString());
+    }
+
+    @Test
+    void whatADeviceKeepsHoldsWheelsBagAndLimitsAndIsNotKeptOnTheWay() {
+        HttpResponse<String> answer = rider.get("/trailside/mine.json");
+
+        assertThat(answer.headers().firstValue("Cache-Control")).hasValue("no-store");
+        assertThat(wheel.at("/air/ceilingKpa").asDouble()).isBetween(344.0, 345.0);
+        assertThat(wheel.at("/air/goals/USUAL").asDouble()).isBetween(80.0, 250.0);
+        assertThat(wheel.at("/air/gasKpa").size()).isEqualTo(33);
+        assertThat(wheel.get("limit").asString()).contains("never above 50.0 psi (3.45 bar)");
+    }
+
+    @Test
+    void theWorkerListsWhatItKeepsByTheirVersionsAndTheManifestNamesAStart() {
+        String worker = site.get("/worker.js").body();
+        assertThat(worker)
+                .containsPattern("/assets/js/ladder-[0-9a-f]{32}\\.js")
+                .contains("const VERSION = \"");
+        HttpResponse<String> manifest = site.get("/manifest.webmanifest");
+        assertThat(manifest.headers().firstValue("Content-Type").orElseThrow()).contains("application/manifest+json");
+        JsonNode said = JsonMapper.shared().readTree(manifest.body());
+        assertThat(said.get("start_url").asString()).isEqualTo("/");
+        said.get("icons")
+                .forEach(icon -> assertThat(site.get(icon.get("src").asString()).statusCode())
+                        .isEqualTo(200));
+    }
+
+    /** Without an account: the ladder and a budget from a tire size. */
+    @Test
+    void aVisitorGetsTheLadderForATireSize() {
+        String page = site.get("/trailside/plan?size=60-622&rim=30&system=TUBELESS&where=TREAD&cut=UP_TO_3&live=on"
+                        + "&plugs=2&cartridges=1&grams=16&usual=20&most=40&unit=PSI")
+                .body();
+        // worked value of the handbook: 16 g bring 5.8 l to 19 psi
+        assertThat(page).containsPattern("1[89]\\.\\d psi").contains("Turn the hole to the bottom", "Walk out");
+        assertThat(page).doesNotContain("Put the tube in");
+        assertThat(site.get("/trailside/plan?size=round&plugs=-1&cartridges=1&grams=&usual=90&most=40&unit=PSI")
+                        .body())
+                .contains("is not a size that we know", "value=\"round\"", "value=\"-1\"", "is missing");
+        assertThat(site.get("/trailside/plan?size=57-622&usual=90&most=40&unit=PSI&grams=16")
+                        .body())
+                .contains("is more than tire and rim allow: at most 40");
+        assertThat(site.get("/trailside/tire.json?size=38-622").body()).contains("\"size\":\"38-622\"");
+        assertThat(site.get("/trailside/tire.json?size=big").statusCode()).isEqualTo(422);
+    }
+}
