@@ -155,6 +155,28 @@ public record AirBudget(
                 left);
     }
 
+    /**
+     * What so much gas (g) likely brings several flat tires to, the same in each and never above a ceiling of one of
+     * them; halved until it is known to a hundredth of a kilopascal.
+     */
+    public static GaugePressure shared(List<AirBudget> tires, double grams) {
+        double low = 0;
+        double high =
+                tires.stream().mapToDouble(tire -> tire.ceiling.kpa()).min().orElseThrow();
+        while (high - low > 0.01) {
+            GaugePressure middle = GaugePressure.kpa((low + high) / 2);
+            double wanted = tires.stream()
+                    .mapToDouble(tire -> tire.from(GaugePressure.ZERO).gramsFor(middle) / Delivery.LIKELY.share())
+                    .sum();
+            if (wanted > grams) {
+                high = middle.kpa();
+            } else {
+                low = middle.kpa();
+            }
+        }
+        return GaugePressure.kpa(low);
+    }
+
     /** By pump, as far as it goes. */
     public Fill byPump(GaugePressure start, AirGoal goal, HandPump pump, List<Charge> charges) {
         GaugePressure to = goal(goal).isAbove(pump.most()) ? pump.most() : goal(goal);

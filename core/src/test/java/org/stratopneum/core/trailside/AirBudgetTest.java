@@ -41,6 +41,17 @@ class AirBudgetTest {
                 .satisfies(part -> assertThat(part.share()).isEqualTo(share));
     }
 
+    /** "or both to 9": two tires of the worked value's size share a cartridge of 16 g. */
+    @Test
+    void twoFlatTiresShareACartridge() {
+        AirBudget tire = budget(LITRES, 40, 60);
+        assertThat(AirBudget.shared(List.of(tire, tire), 16).in(PressureUnit.PSI))
+                .isCloseTo(9, within(0.6));
+        assertThat(AirBudget.shared(List.of(tire, budget(1, 5, 6)), 60).in(PressureUnit.PSI))
+                .as("no more than the lower limit")
+                .isCloseTo(6, within(0.01));
+    }
+
     /** Worked values of the handbook: 25 g in 5.828 l at 20 C, 34.0 psi at best; 16 g in 1.189 l, 103.9 psi. */
     @ParameterizedTest
     @CsvSource({"25, 5.828, 34.0", "16, 1.189, 103.9"})

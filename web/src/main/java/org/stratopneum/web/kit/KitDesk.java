@@ -5,11 +5,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.fit.FitCheck;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.trailside.AirBudget;
+import org.stratopneum.core.trailside.Charge;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.Garage;
 import org.stratopneum.web.bikes.WheelPosition;
@@ -20,6 +23,7 @@ import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.sealant.SealantDues;
 import org.stratopneum.web.sealant.SealantState;
+import org.stratopneum.web.shelf.Shelf;
 import org.stratopneum.web.wording.Age;
 import org.stratopneum.web.wording.FitWording;
 import org.stratopneum.web.wording.FormReader;
@@ -36,7 +40,7 @@ class KitDesk {
     private final Kits kits;
     private final Riders riders;
     private final WheelAir wheelAir;
-    private final KitFit fit;
+    private final Shelf shelf;
     private final AirLines lines;
     private final SealantDues sealant;
     private final Care care;
@@ -50,7 +54,7 @@ class KitDesk {
             Kits kits,
             Riders riders,
             WheelAir wheelAir,
-            KitFit fit,
+            Shelf shelf,
             AirLines lines,
             SealantDues sealant,
             Care care,
@@ -62,7 +66,7 @@ class KitDesk {
         this.kits = kits;
         this.riders = riders;
         this.wheelAir = wheelAir;
-        this.fit = fit;
+        this.shelf = shelf;
         this.lines = lines;
         this.sealant = sealant;
         this.care = care;
@@ -92,6 +96,7 @@ class KitDesk {
                 bag == null || bag.usedAt() == null ? "" : Age.date(bag.usedAt(), rider.zoneId()),
                 bag == null ? List.of() : missing(bag),
                 bag == null ? List.of() : wheels(bike, bag, rider),
+                bag == null ? "" : shared(bike, bag, rider),
                 typed == null ? new FormView(texts, Map.of()) : typed,
                 rider.units(),
                 conflict);
@@ -104,25 +109,46 @@ class KitDesk {
                 .toList();
     }
 
+    /** What the gas does where both tires are flat; empty where there is none, or one wheel is not known. */
+    private String shared(BikeStanding bike, KitStanding bag, Rider rider) {
+        List<AirBudget> budgets = Stream.of(WheelPosition.values())
+                .flatMap(position -> wheelAir.of(bike, position, rider).stream())
+                .map(WheelAir.Known::budget)
+                .toList();
+        double grams = bag.bag().charges().stream().mapToDouble(Charge::leftG).sum();
+        if (budgets.size() < 2 || grams == 0 || !bag.kit().headShuts()) {
+            return "";
+        }
+        return wording.text(
+                "kit.air.shared", PressureText.both(AirBudget.shared(budgets, grams), rider.pressureUnit()));
+    }
+
     private List<KitPage.Wheel> wheels(BikeStanding bike, KitStanding bag, Rider rider) {
         Map<UUID, SealantState> liquid = sealant.of(List.of(bike), care.all(), rider, logbook.now());
+        Map<UUID, Boolean> bearsCo2 = shelf.bearsCo2();
         List<KitPage.Wheel> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             bike.wheel(position)
                     .filter(WheelStanding::fits)
-                    .ifPresent(wheel -> wheels.add(wheel(bike, wheel, bag, liquid.get(wheel.wheelId()), rider)));
+                    .ifPresent(wheel -> wheels.add(
+                            wheel(bike, wheel, bag, new Liquid(liquid.get(wheel.wheelId()), bearsCo2), rider)));
         }
         return wheels;
     }
 
-    private KitPage.Wheel wheel(
-            BikeStanding bike, WheelStanding wheel, KitStanding bag, SealantState liquid, Rider rider) {
+    /** @param state null without any */
+    private record Liquid(SealantState state, Map<UUID, Boolean> bearsCo2) {}
+
+    private KitPage.Wheel wheel(BikeStanding bike, WheelStanding wheel, KitStanding bag, Liquid liquid, Rider rider) {
         Optional<WheelAir.Known> air = wheelAir.of(bike, wheel.position(), rider);
         PressureUnit unit = rider.pressureUnit();
         return new KitPage.Wheel(
                 wording.of("position", wheel.position()),
                 fitWording.of(
-                        new FitCheck(fit.verdicts(wheel, bag, air.orElse(null), liquid), List.of(), null),
+                        new FitCheck(
+                                KitFit.verdicts(wheel, bag, air.orElse(null), liquid.state, liquid.bearsCo2),
+                                List.of(),
+                                null),
                         rider.units()),
                 air.map(known -> lines.of(known.budget(), GaugePressure.ZERO, bag.bag())).orElse(List.of()).stream()
                         .map(line -> new KitPage.Air(

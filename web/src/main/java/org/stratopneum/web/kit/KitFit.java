@@ -1,9 +1,10 @@
 package org.stratopneum.web.kit;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.springframework.stereotype.Component;
+import java.util.UUID;
 import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.ValveKind;
@@ -14,28 +15,29 @@ import org.stratopneum.web.bikes.FitParts;
 import org.stratopneum.web.bikes.WheelStanding;
 import org.stratopneum.web.logbook.LogDetail.TireFitted;
 import org.stratopneum.web.sealant.SealantState;
-import org.stratopneum.web.shelf.Shelf;
-import org.stratopneum.web.shelf.ShelfItem;
 
 /** Whether a bag goes with a wheel. */
-@Component
-public class KitFit {
+public final class KitFit {
 
     /** The widest hole that only takes the thin valve (mm; common practice). */
     private static final double THIN_HOLE_MM = 7;
 
-    private final Shelf shelf;
+    private KitFit() {}
 
-    KitFit(Shelf shelf) {
-        this.shelf = shelf;
-    }
-
-    /** @param liquid what is known of the sealant in it, or null without any */
-    List<Verdict> verdicts(WheelStanding wheel, KitStanding bag, WheelAir.Known air, SealantState liquid) {
+    /**
+     * @param liquid what is known of the sealant in it, or null without any
+     * @param bearsCo2 whether the sealant of each bottle bears carbon dioxide
+     */
+    static List<Verdict> verdicts(
+            WheelStanding wheel,
+            KitStanding bag,
+            WheelAir.Known air,
+            SealantState liquid,
+            Map<UUID, Boolean> bearsCo2) {
         return KitCheck.of(new KitCheck.Asked(
                 !wheel.tubed(),
                 liquid != null,
-                liquid == null ? null : co2Safe(liquid),
+                liquid == null ? null : co2Safe(liquid, bearsCo2),
                 thinOnly(wheel) ? ValveKind.PRESTA : null,
                 valves(bag.kit().head()),
                 valves(bag.kit().pumpHead()),
@@ -46,11 +48,8 @@ public class KitFit {
     }
 
     /** Whether the liquid bears carbon dioxide; null where nobody noted which it is. */
-    public Boolean co2Safe(SealantState liquid) {
-        return Optional.ofNullable(liquid.bottle())
-                .flatMap(shelf::item)
-                .map(ShelfItem::co2Safe)
-                .orElse(null);
+    public static Boolean co2Safe(SealantState liquid, Map<UUID, Boolean> bearsCo2) {
+        return liquid.bottle() == null ? null : bearsCo2.get(liquid.bottle());
     }
 
     private static boolean thinOnly(WheelStanding wheel) {

@@ -14,6 +14,7 @@ import org.stratopneum.web.wording.Units;
  * @param used when something was used since, or empty
  * @param missing what is wanted there and is not, in words
  * @param wheels whether it fits, wheel by wheel, rear first
+ * @param shared what the gas does for both wheels at once, or empty
  */
 record KitPage(
         UUID bike,
@@ -22,6 +23,7 @@ record KitPage(
         String used,
         List<String> missing,
         List<Wheel> wheels,
+        String shared,
         FormView form,
         Units units,
         boolean conflict) {

@@ -2,8 +2,10 @@ package org.stratopneum.web.shelf;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,6 +27,13 @@ public class Shelf {
     @Transactional(readOnly = true)
     public List<ShelfItem> available() {
         return mapper.items().stream().filter(ShelfItem::available).toList();
+    }
+
+    /** Whether the sealant of each bottle bears carbon dioxide, empty bottles included. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Boolean> bearsCo2() {
+        return mapper.bottles().stream()
+                .collect(Collectors.toMap(ShelfMapper.BottleRow::id, ShelfMapper.BottleRow::co2Safe));
     }
 
     /** One thing of this rider, whether or not there is something left of it. */

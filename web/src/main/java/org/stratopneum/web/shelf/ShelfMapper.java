@@ -31,6 +31,12 @@ interface ShelfMapper {
     @Select(ITEMS + "order by s.retired_on is not null, s.kind, s.name, s.id")
     List<ShelfItem> items();
 
+    /** A bottle, and whether its sealant bears carbon dioxide. */
+    record BottleRow(UUID id, boolean co2Safe) {}
+
+    @Select("select id, co2_safe from shelf_item where kind = 'SEALANT'")
+    List<BottleRow> bottles();
+
     @Select(ITEMS + "where s.id = #{id}")
     Optional<ShelfItem> item(UUID id);
 

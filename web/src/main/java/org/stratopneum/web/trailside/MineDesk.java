@@ -35,6 +35,7 @@ import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.sealant.SealantDues;
 import org.stratopneum.web.sealant.SealantState;
+import org.stratopneum.web.shelf.Shelf;
 import org.stratopneum.web.wording.Age;
 import org.stratopneum.web.wording.PressureText;
 import org.stratopneum.web.wording.QuantityText;
@@ -55,7 +56,7 @@ class MineDesk {
     private final SealantDues sealant;
     private final Care care;
     private final Logbook logbook;
-    private final KitFit fit;
+    private final Shelf shelf;
     private final VerdictWording verdicts;
     private final Wording wording;
 
@@ -67,7 +68,7 @@ class MineDesk {
             SealantDues sealant,
             Care care,
             Logbook logbook,
-            KitFit fit,
+            Shelf shelf,
             VerdictWording verdicts,
             Wording wording) {
         this.garage = garage;
@@ -77,7 +78,7 @@ class MineDesk {
         this.sealant = sealant;
         this.care = care;
         this.logbook = logbook;
-        this.fit = fit;
+        this.shelf = shelf;
         this.verdicts = verdicts;
         this.wording = wording;
     }
@@ -92,15 +93,19 @@ class MineDesk {
         }
         List<BikeStanding> bikes = garage.bikes();
         Map<UUID, KitStanding> bags = kits.all();
-        Map<UUID, SealantState> liquid = sealant.of(bikes, care.all(), rider.get(), logbook.now());
+        Asked asked =
+                new Asked(sealant.of(bikes, care.all(), rider.get(), logbook.now()), shelf.bearsCo2(), rider.get());
         return new MineJson(
                 who(rider.get()),
                 sending,
                 logbook.now(),
                 bikes.stream()
-                        .map(bike -> bike(bike, bags.get(bike.id()), liquid, rider.get()))
+                        .map(bike -> bike(bike, bags.get(bike.id()), asked))
                         .toList());
     }
+
+    /** What was asked once for all wheels. */
+    private record Asked(Map<UUID, SealantState> liquid, Map<UUID, Boolean> bearsCo2, Rider rider) {}
 
     private static MineJson.Who who(Rider rider) {
         return new MineJson.Who(
@@ -112,17 +117,17 @@ class MineDesk {
                 rider.theme().name().toLowerCase(Locale.ROOT));
     }
 
-    private MineJson.Bike bike(BikeStanding bike, KitStanding bag, Map<UUID, SealantState> liquid, Rider rider) {
+    private MineJson.Bike bike(BikeStanding bike, KitStanding bag, Asked asked) {
         List<MineJson.Wheel> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             bike.wheel(position)
                     .filter(WheelStanding::fits)
-                    .ifPresent(wheel -> wheels.add(wheel(bike, wheel, bag, liquid.get(wheel.wheelId()), rider)));
+                    .ifPresent(wheel -> wheels.add(wheel(bike, wheel, bag, asked)));
         }
         return new MineJson.Bike(
                 bike.id(),
                 bike.name(),
-                bag == null ? "" : Age.date(bag.kit().countedAt(), rider.zoneId()),
+                bag == null ? "" : Age.date(bag.kit().countedAt(), asked.rider.zoneId()),
                 bag == null ? null : bag(bag),
                 wheels);
     }
@@ -136,8 +141,9 @@ class MineDesk {
                 standing.kit().pump() == null ? null : standing.kit().pump().name());
     }
 
-    private MineJson.Wheel wheel(
-            BikeStanding bike, WheelStanding wheel, KitStanding bag, SealantState liquid, Rider rider) {
+    private MineJson.Wheel wheel(BikeStanding bike, WheelStanding wheel, KitStanding bag, Asked asked) {
+        Rider rider = asked.rider;
+        SealantState liquid = asked.liquid.get(wheel.wheelId());
         Optional<WheelAir.Known> known = wheelAir.of(bike, wheel.position(), rider);
         AirBudget budget = known.map(WheelAir.Known::budget).orElseGet(() -> guessed(wheel));
         PressureUnit unit = rider.pressureUnit();
@@ -156,7 +162,7 @@ class MineDesk {
                         : wording.text(
                                 "trail.liquid",
                                 QuantityText.text(liquid.forecast().volumeMl().p50(), rider.volumeUnit())),
-                curdles(liquid, rider),
+                curdles(liquid, asked),
                 known.map(air -> told(air, unit)).orElse(""),
                 known.filter(air -> !air.limitKnown()).isPresent() || known.isEmpty()
                         ? wording.text("trail.limit.unknown", PressureText.both(budget.ceiling(), unit))
@@ -165,13 +171,13 @@ class MineDesk {
                 AirJson.of(budget, bag == null ? null : bag.kit().handPump()));
     }
 
-    private String curdles(SealantState liquid, Rider rider) {
-        Boolean safe = liquid == null ? Boolean.TRUE : fit.co2Safe(liquid);
+    private String curdles(SealantState liquid, Asked asked) {
+        Boolean safe = liquid == null ? Boolean.TRUE : KitFit.co2Safe(liquid, asked.bearsCo2);
         if (Boolean.TRUE.equals(safe)) {
             return "";
         }
         Verdict verdict = Verdict.of(Level.WARNS, safe == null ? KitCheck.GAS_MAY_CURDLE : KitCheck.GAS_CURDLES);
-        return verdicts.message(verdict, rider.units()) + " " + verdicts.fix(verdict, rider.units());
+        return verdicts.message(verdict, asked.rider.units()) + " " + verdicts.fix(verdict, asked.rider.units());
     }
 
     /** What such a tire usually has, where nobody knows what this rider rides on. */

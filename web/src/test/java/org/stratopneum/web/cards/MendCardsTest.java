@@ -62,6 +62,26 @@ class MendCardsTest {
     }
 
     @Test
+    void sprayThatIsFoundAtALookGoesIntoTheLogAsASuspectedPuncture() {
+        Guest rider = Guest.withAccount(site);
+        TypedBike.enter(rider);
+        JobCard look = JobCard.begin(rider, rear(rider), Job.PREVENTION_LOOK.name());
+        look.goTo("look-traces");
+        look.answer("answer", "OBJECT_FOUND");
+        look.goToTheEnd();
+        assertThat(rider.get("/log").body())
+                .contains("traces on frame or fork: a hole sealed itself", "Prevention look: Done");
+
+        int before = traces(rider);
+        JobCard.begin(rider, rear(rider), Job.PREVENTION_LOOK.name()).goToTheEnd();
+        assertThat(traces(rider)).as("nothing found, nothing written").isEqualTo(before);
+    }
+
+    private static int traces(Guest rider) {
+        return rider.get("/log").body().split("traces on frame or fork", -1).length;
+    }
+
+    @Test
     void aTubeIsPatchedOrSwappedOnceItIsKnownWhatMadeTheHole() {
         Guest rider = Guest.withAccount(site);
         TypedBike.enter(rider, "rear-setup", "BUTYL_TUBE", "front-setup", "BUTYL_TUBE");
