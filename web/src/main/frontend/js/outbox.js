@@ -97,7 +97,7 @@ async function sendAll() {
     } catch {
       return false;
     }
-    if (answer.ok) {
+    if (["WRITTEN", "REPEATED"].includes(said.status)) {
       await device.drop(entry.nr);
       await device.keep("last-sent", said.said ?? "");
     } else if (["CONFLICT", "GONE", "FAULTY"].includes(said.status) || answer.status === 400) {
@@ -120,6 +120,11 @@ export async function waitingOf(rider) {
 
 async function keepFresh() {
   const mine = await device.kept("mine");
+  const somebody = document.documentElement.dataset.signedIn !== "false";
+  // of somebody who only passes by there is nothing to keep
+  if (!somebody && mine === undefined && (await device.waiting()).length === 0) {
+    return;
+  }
   if (mine === undefined || Date.now() - mine.fetched > AGAIN_AFTER_MS) {
     await refresh();
   }

@@ -450,17 +450,11 @@ function left(charges) {
 
 function budget() {
   const flat = { ...told.stop, pressure: 0 };
-  const lines = ladder.budget(flat).map((line, i) => {
-    const last = line.parts.at(-1);
+  const lines = ladder.budget(flat).map((line) => {
+    const gas = line.parts.reduce((sum, one) => sum + one.grams * one.share, 0);
     return (
-      say(
-        "budget.gas",
-        i + 1,
-        grams(last.grams * last.share),
-        pressure(line.likely),
-        short(line.low),
-        short(line.best),
-      ) + (last.held ? say("budget.held", Math.round(100 * last.share)) : "")
+      say("budget.gas", grams(gas), pressure(line.likely), short(line.low), short(line.best)) +
+      (line.parts.at(-1).held ? say("budget.held") : "")
     );
   });
   if (flat.bag.pump !== null) {

@@ -60,11 +60,13 @@ public class AirLines {
 
     private Line gas(AirBudget budget, Fill fill) {
         Fill.Part last = fill.parts().get(fill.parts().size() - 1);
-        String grams = Numbers.upTo(last.grams(), 1);
-        int count = fill.parts().size();
-        String use = last.held()
-                ? wording.text("trail.budget.cartridge.part", count, grams, Numbers.fixed(last.share() * 100, 0))
-                : wording.text(count == 1 ? "trail.budget.cartridge" : "trail.budget.cartridges", count, grams);
+        double grams = fill.parts().stream()
+                .mapToDouble(part -> part.grams() * part.share())
+                .sum();
+        String use = wording.text(
+                last.held() ? "trail.budget.gas.held" : "trail.budget.gas",
+                fill.parts().size(),
+                Numbers.upTo(grams, 1));
         return new Line(
                 use,
                 fill.low(),

@@ -1,6 +1,7 @@
 package org.stratopneum.web.logbook;
 
 import java.util.List;
+import java.util.Objects;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.trailside.Bag;
@@ -44,6 +45,10 @@ public record TrailMend(
     }
 
     public TrailMend {
+        Objects.requireNonNull(system, "system");
+        Objects.requireNonNull(size, "size");
+        Objects.requireNonNull(end, "end");
+        Objects.requireNonNull(left, "left");
         said = List.copyOf(said);
     }
 

@@ -1,8 +1,11 @@
 package org.stratopneum.web.trailside;
 
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
 import java.time.Duration;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -12,29 +15,36 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.LogConflictException;
 import org.stratopneum.web.wording.ProblemWording;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The stop beside the trail: the page that a device keeps, what it keeps with it, and what it sends. */
 @Controller
 class TrailController {
+
+    /** No entry of a device comes near this (bytes). */
+    private static final int LARGEST = 64 * 1024;
 
     private final TrailRules rules;
     private final MineDesk mine;
     private final StopDesk stops;
     private final PlanDesk plans;
     private final ProblemWording problems;
+    private final JsonMapper json;
 
-    TrailController(TrailRules rules, MineDesk mine, StopDesk stops, PlanDesk plans, ProblemWording problems) {
+    TrailController(
+            TrailRules rules, MineDesk mine, StopDesk stops, PlanDesk plans, ProblemWording problems, JsonMapper json) {
         this.rules = rules;
         this.mine = mine;
         this.stops = stops;
         this.plans = plans;
         this.problems = problems;
+        this.json = json;
     }
 
     /** The same for everybody, so that a device may keep it. */
@@ -66,12 +76,27 @@ class TrailController {
     }
 
     @PostMapping(path = "/trailside/log", consumes = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<Sent.Answer> log(@RequestBody Sent sent) {
+    ResponseEntity<Sent.Answer> log(HttpServletRequest request) throws IOException {
+        byte[] body = request.getInputStream().readNBytes(LARGEST + 1);
+        if (body.length > LARGEST) {
+            return answer(HttpStatus.CONTENT_TOO_LARGE, Sent.Status.FAULTY, "");
+        }
+        Sent sent;
+        try {
+            sent = json.readValue(body, Sent.class);
+        } catch (JacksonException unreadable) {
+            return answer(HttpStatus.BAD_REQUEST, Sent.Status.FAULTY, "");
+        }
+        return sent == null ? answer(HttpStatus.BAD_REQUEST, Sent.Status.FAULTY, "") : write(sent);
+    }
+
+    private ResponseEntity<Sent.Answer> write(Sent sent) {
         try {
             return ResponseEntity.ok(stops.write(sent));
         } catch (LogConflictException conflict) {
             return answer(HttpStatus.CONFLICT, Sent.Status.CONFLICT, stops.said(sent.id()));
-        } catch (NotThereException gone) {
+        } catch (NotThereException | DataIntegrityViolationException gone) {
+            // the second where the tire is not this rider's, or no tire at all
             return answer(HttpStatus.NOT_FOUND, Sent.Status.GONE, "");
         } catch (InvalidInputException refused) {
             String said = refused.problems().stream()

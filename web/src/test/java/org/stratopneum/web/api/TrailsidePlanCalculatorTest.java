@@ -79,7 +79,7 @@ class TrailsidePlanCalculatorTest {
                         """).json();
 
         assertThat(plan.at("/airBudget/0/bestKpa").asDouble()).isLessThanOrEqualTo(500.000001);
-        assertThat(plan.at("/airBudget/0/use").asString()).contains("all of it could go over the limit");
+        assertThat(plan.at("/airBudget/0/use").asString()).contains("the rest could go over the limit");
     }
 
     @Test

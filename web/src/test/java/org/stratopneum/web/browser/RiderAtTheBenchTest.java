@@ -82,7 +82,7 @@ class RiderAtTheBenchTest {
     @Test
     void theRiderReadsWhatToSetAndWhy() {
         browser.open(site.address() + "/");
-        browser.press(".stand-go");
+        browser.press(".stand-go a");
         assertThat(browser.text("h1")).isEqualTo("Pressure of Skylark");
         assertThat(toldRear()).isGreaterThan(toldFront());
         assertThat(browser.text("#told")).contains("window");

@@ -214,7 +214,7 @@ class TrailsideTest {
                             """);
             phone.open(site.address() + "/account");
             press(phone, "#sign-out");
-            assertThat(phone.text("#sign-out-text")).contains("1 entries wait on this device");
+            assertThat(phone.text("#sign-out-text")).contains("not in the log yet: 1");
             press(phone, "[data-act=send]");
             phone.waitFor(there -> phone.text("[data-act=failed]").contains("could not be sent"));
             press(phone, "[data-act=stay]");

@@ -84,7 +84,7 @@ class KitPageTest {
                 .contains(
                         "The tube is made for 28 mm to 42 mm; in a tire of 57 mm it is stretched thin",
                         "Plugs, but no tool",
-                        "1 cartridge of 16 g")
+                        "1 cartridge, 16 g")
                 .containsPattern("likely come to \\d+\\.\\d psi");
         count("1", "tubes", "1", "tubeMin", "47", "tubeMax", "62", "tubeBsd", "584", "pump", "FLOOR");
         assertThat(body()).contains("The tube is made for a bead seat of 584 mm, the tire has 622 mm", "strokes");

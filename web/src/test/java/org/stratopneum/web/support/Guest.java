@@ -63,6 +63,19 @@ public final class Guest {
         return send(request(path).GET());
     }
 
+    /** A file. */
+    public byte[] bytes(String path) {
+        try {
+            return client.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray())
+                    .body();
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
+        } catch (InterruptedException exception) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(exception);
+        }
+    }
+
     /** Posts a form with the token that the page {@code from} gives. */
     public HttpResponse<String> post(String from, String path, Map<String, String> fields) {
         return postFrom(get(from).body(), path, fields);

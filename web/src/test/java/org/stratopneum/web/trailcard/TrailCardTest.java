@@ -8,14 +8,18 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.HashMap;
+import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
 
 @ExtendWith(RunningApplication.class)
 class TrailCardTest {
@@ -56,6 +60,36 @@ class TrailCardTest {
                         .forEach(name ->
                                 assertThat(embedded(document, name.getName())).isTrue());
             }
+        }
+    }
+
+    /** The longest there is: both systems, and everything in the bag. */
+    @Test
+    void aBikeWithATubeInOneWheelHasOnePageAsWell() throws IOException {
+        Guest rider = Guest.withAccount(site);
+        String bike = "/bikes/"
+                + TypedBike.enter(
+                        rider,
+                        "same",
+                        "",
+                        "front-size",
+                        "29x2.25",
+                        "front-rimWidth",
+                        "30",
+                        "front-tireMax",
+                        "50",
+                        "front-setup",
+                        "BUTYL_TUBE");
+        Map<String, String> kit = new HashMap<>(Map.of(
+                "version", "0", "plugs", "4", "plugTool", "on", "cartridges", "3", "cartridgeG", "16", "opened", "50"));
+        kit.putAll(
+                Map.of("headShuts", "on", "pump", "ROUND", "boots", "1", "patches", "4", "cores", "1", "tubes", "1"));
+        kit.putAll(Map.of("tubeMin", "47", "tubeMax", "62", "tubeBsd", "622"));
+        rider.post(bike + "/kit", bike + "/kit", kit);
+        try (PDDocument document = Loader.loadPDF(rider.bytes(bike + "/trail-card.pdf"))) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
+                    .contains("Tubeless: step by step", "Tube: step by step", "an opened cartridge, 50 % left");
         }
     }
 

@@ -210,7 +210,21 @@ class StopTest {
                         .statusCode())
                 .isEqualTo(404);
         assertThat(send("{\"kind\": \"MEND\"}").statusCode()).isEqualTo(422);
-        for (String bad : List.of("[]", "{", "{\"kind\": \"NOTHING\"}", "{\"at\": \"yesterday\"}", "{\"left\": 3}")) {
+        assertThat(send(stop(id, null, PLUGGED, LEFT, "RIDE")
+                                .replace(
+                                        wheel.get("tire").asString(),
+                                        UUID.randomUUID().toString()))
+                        .statusCode())
+                .as("no such tire")
+                .isEqualTo(404);
+        assertThat(send("{\"kind\": \"" + "x".repeat(70_000) + "\"}").statusCode())
+                .isEqualTo(413);
+        assertThat(send(stop(id, null, PLUGGED, LEFT, "RIDE").replace("\"size\"", "\"cut\""))
+                        .statusCode())
+                .as("without a size")
+                .isEqualTo(400);
+        for (String bad :
+                List.of("[]", "{", "{\"kind\": \"NOTHING\"}", "{\"at\": \"yesterday\"}", "{\"left\": 3}", "null", "")) {
             assertThat(send(bad).statusCode()).as(bad).isIn(400, 422);
         }
         assertThat(send(stop(id, null, PLUGGED, LEFT.replace("2", "-2"), "RIDE"))
@@ -239,7 +253,7 @@ class StopTest {
         assertThat(wheel.at("/air/ceilingKpa").asDouble()).isBetween(344.0, 345.0);
         assertThat(wheel.at("/air/goals/USUAL").asDouble()).isBetween(80.0, 250.0);
         assertThat(wheel.at("/air/gasKpa").size()).isEqualTo(33);
-        assertThat(wheel.get("limit").asString()).contains("never above 50.0 psi (3.45 bar)");
+        assertThat(wheel.get("limit").asString()).contains("Never above 50.0 psi (3.45 bar)");
     }
 
     @Test
