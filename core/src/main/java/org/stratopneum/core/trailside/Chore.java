@@ -8,7 +8,7 @@ import org.stratopneum.core.job.Job;
 /** What is left to do at home after a stop, and how soon (days are our judgement). */
 public enum Chore {
     /** Carbon dioxide out, and air in: it creeps through rubber, and some sealants curdle with it. */
-    CO2_OUT(1, null, "GAS_IN"),
+    CO2_OUT(1, Job.ADD_AIR, "GAS_IN"),
     /** Patched from inside, or renewed: a plug wears flush and stays, or works out. */
     PLUG_INSIDE(14, Job.PLUG_AND_PATCH, "PLUGGED", "!BEADS_ON"),
     /** A hole took some of the liquid with it. */
@@ -16,13 +16,15 @@ public enum Chore {
     /** The tube comes out, what dried in there is cleaned away, and it is set up tubeless again. */
     RESET_TUBELESS(14, Job.CONVERT, "TUBELESS", "BEADS_ON", "!BOOTED"),
     /** A booted tire is ridden home and no farther. */
-    NEW_TIRE(7, Job.BOOT, "BOOTED"),
+    NEW_TIRE(7, Job.CONVERT, "TUBELESS", "BOOTED"),
+    /** The same for a tire that has a tube in it anyway. */
+    NEW_TUBED_TIRE(7, Job.FIT_TUBE, "TUBED", "BOOTED"),
     /** The bead was off its seat, or the rim bit through: rim, tape and bead want a look. */
-    RIM_LOOK(2, Job.RIM_DENT, "RIM_STRUCK"),
+    RIM_LOOK(2, Job.PREVENTION_LOOK, "RIM_STRUCK"),
     /** The hole in the tube points to the rim: its strip wants a look. */
     STRIP_LOOK(7, Job.FIT_TUBE, "RIM_SIDE"),
     /** The bead came loose for a moment: too soft for that ground, or not clean. */
-    BEAD_LOOK(2, Job.MEND_BEAD, "BEAD_BACK"),
+    BEAD_LOOK(2, Job.MEND_BEAD, "TUBELESS", "BEAD_BACK"),
     VALVE_LOOK(7, Job.SERVICE_VALVE, "CORE_TOUCHED"),
     /** Nobody knows where it leaks. */
     FIND_LEAK(1, null, "NOWHERE", "!BEADS_ON"),

@@ -140,7 +140,8 @@ public enum Fact {
     RUBBER_IN(any("TUBE_IN", "PATCHED")),
     /** A hole took some of the liquid with it. */
     LIQUID_LOST(any("CLOSED", "OPEN", "PLUGGED")),
-    RIM_STRUCK(any("PINCHED", "BEAD_CAME_OFF", "BEAD_SEATED")),
+    TUBED_BEAD_BACK(all("TUBED", "BEAD_BACK")),
+    RIM_STRUCK(any("PINCHED", "BEAD_CAME_OFF", "BEAD_SEATED", "TUBED_BEAD_BACK")),
     CORE_TOUCHED(any("CORE_TIGHT", "CORE_BAD"));
 
     /** What is said of a stop, in words of a list. */

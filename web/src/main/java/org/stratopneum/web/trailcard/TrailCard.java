@@ -45,8 +45,8 @@ record TrailCard(
         public static final int LENGTH = 200;
     }
 
-    /** Steps for one system, part by part. */
-    public record Ladder(String title, List<Chapter> chapters) {}
+    /** Steps for one system, part by part, with how they are read. */
+    public record Ladder(String title, String how, List<Chapter> chapters) {}
 
     /** Part of a ladder. */
     public record Chapter(String title, List<Step> steps) {}

@@ -3,9 +3,11 @@ package org.stratopneum.web.trailcard;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -106,9 +108,7 @@ class TrailCardDesk {
                 Age.date(LocalDate.ofInstant(logbook.now(), rider.zoneId())),
                 wheels,
                 kit.map(this::inBag).orElse(List.of()),
-                systems.entrySet().stream()
-                        .map(system -> ladder(system.getKey(), system.getValue(), bag))
-                        .toList(),
+                ladders(systems, bag),
                 words.cautions(CAUTIONS));
     }
 
@@ -173,19 +173,34 @@ class TrailCardDesk {
         return parts;
     }
 
-    private TrailCard.Ladder ladder(AirSystem system, AirBudget budget, Bag bag) {
-        Ways ways = Ways.from(Situation.begin(
-                system, null, CutSize.NOT_SEEN, system == AirSystem.TUBELESS, budget, bag, GaugePressure.ZERO));
-        Map<Chapter, List<TrailCard.Step>> chapters = new EnumMap<>(Chapter.class);
-        for (Rung rung : ways.rungs()) {
-            chapters.computeIfAbsent(Chapter.of(rung), chapter -> new ArrayList<>())
-                    .add(new TrailCard.Step(words.title(rung), words.stop(rung)));
-        }
-        return new TrailCard.Ladder(
-                wording.of("trail.system", system),
-                chapters.entrySet().stream()
-                        .map(chapter -> new TrailCard.Chapter(
-                                wording.of("trail.chapter", chapter.getKey()), chapter.getValue()))
-                        .toList());
+    /** The second one only tells what the first has not. */
+    private List<TrailCard.Ladder> ladders(Map<AirSystem, AirBudget> systems, Bag bag) {
+        List<TrailCard.Ladder> ladders = new ArrayList<>();
+        Set<Rung> told = new HashSet<>();
+        systems.forEach((system, budget) -> {
+            List<Rung> rungs = rungs(system, budget, bag);
+            boolean first = told.isEmpty();
+            Map<Chapter, List<TrailCard.Step>> chapters = new EnumMap<>(Chapter.class);
+            for (Rung rung : rungs) {
+                if (told.add(rung)) {
+                    chapters.computeIfAbsent(Chapter.of(rung), chapter -> new ArrayList<>())
+                            .add(new TrailCard.Step(words.title(rung), words.stop(rung)));
+                }
+            }
+            ladders.add(new TrailCard.Ladder(
+                    wording.of("trail.system", system),
+                    wording.text(first ? "trailcard.ladder.how" : "trailcard.ladder.rest"),
+                    chapters.entrySet().stream()
+                            .map(chapter -> new TrailCard.Chapter(
+                                    wording.of("trail.chapter", chapter.getKey()), chapter.getValue()))
+                            .toList()));
+        });
+        return ladders;
+    }
+
+    private static List<Rung> rungs(AirSystem system, AirBudget budget, Bag bag) {
+        return Ways.from(Situation.begin(
+                        system, null, CutSize.NOT_SEEN, system == AirSystem.TUBELESS, budget, bag, GaugePressure.ZERO))
+                .rungs();
     }
 }

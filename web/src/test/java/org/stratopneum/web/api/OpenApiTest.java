@@ -12,6 +12,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -29,6 +30,7 @@ import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.pressure.VerdictCode;
 import org.stratopneum.core.sealant.DoseSchool;
+import org.stratopneum.core.trailside.Chore;
 import org.stratopneum.core.trailside.Ladder;
 import org.stratopneum.core.trailside.Rung;
 import org.stratopneum.core.trailside.Where;
@@ -141,6 +143,10 @@ class OpenApiTest {
                 .isEqualTo(names(Posture.values()));
         assertThat(words("/components/schemas/DoseQuestion/properties/school")).isEqualTo(names(DoseSchool.values()));
         assertThat(words("/components/schemas/TrailQuestion/properties/where")).isEqualTo(names(Where.values()));
+        assertThat(words("/components/schemas/TrailFollowUp/properties/code"))
+                .isEqualTo(Stream.of(Chore.values())
+                        .map(chore -> chore.name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                        .toList());
         assertThat(words("/components/schemas/TrailStep/properties/code"))
                 .isEqualTo(Ladder.RUNGS.stream().map(Rung::code).toList());
         assertThat(words("/components/schemas/TapeQuestion/properties/start")).isEqualTo(names(TapeStart.values()));

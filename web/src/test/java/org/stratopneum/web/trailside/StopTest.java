@@ -14,7 +14,10 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.stratopneum.core.job.Job;
+import org.stratopneum.core.trailside.Chore;
 import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.JobCard;
 import org.stratopneum.web.support.MovableClock;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
@@ -181,6 +184,31 @@ class StopTest {
                     .doesNotContain("Fill up the bag", "Dip, and top up")
                     .contains("Look at the plug");
         });
+    }
+
+    /** Whatever is left to do has its card, on the wheel as it is then. */
+    @Test
+    void everyChoreHasACardThatCanBeBegun() {
+        String tubeless = "/wheels/" + wheel.get("id").asString();
+        Guest other = Guest.withAccount(site);
+        TypedBike.enter(other, "rear-setup", "BUTYL_TUBE", "front-setup", "BUTYL_TUBE");
+        String tubed = "/wheels/" + other.ids("/garage", "/wheels/").get(0);
+        for (Chore chore : Chore.values()) {
+            chore.job().ifPresent(job -> {
+                if (!chore.when().contains("TUBED")) {
+                    begins(rider, tubeless, job);
+                }
+                if (!chore.when().contains("TUBELESS") && chore != Chore.PLUG_INSIDE) {
+                    begins(other, tubed, job);
+                }
+            });
+        }
+    }
+
+    private static void begins(Guest rider, String wheel, Job job) {
+        assertThat(JobCard.begin(rider, wheel, job.name()).step())
+                .as(job + " " + wheel)
+                .isNotEmpty();
     }
 
     @Test
