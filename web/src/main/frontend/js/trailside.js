@@ -1,11 +1,15 @@
 // The stop beside the trail: one step at a time, from the ladder that this device keeps. Works with no signal.
 
 const at = (id) => document.getElementById(id).href;
-const [device, outbox, ladder] = await Promise.all([
+const [device, outbox, ladder, page, bags, { outboxPanel }] = await Promise.all([
   import(at("module-device")),
   import(at("module-outbox")),
   import(at("module-ladder")),
+  import(at("module-page")),
+  import(at("module-bag")),
+  import(at("module-outbox-panel")),
 ]);
+const { button, drawing, grams, make, strokes } = page;
 
 const place = document.getElementById("stop");
 const freshness = document.getElementById("kept");
@@ -27,83 +31,6 @@ function say(key, ...values) {
   return values.reduce((said, value, i) => said.replaceAll(`{${i}}`, value), text ?? key);
 }
 
-function make(tag, properties = {}, ...children) {
-  const element = document.createElement(tag);
-  for (const [name, value] of Object.entries(properties)) {
-    if (name.startsWith("on")) {
-      element.addEventListener(name.slice(2), value);
-    } else if (value === true || value === false) {
-      element.toggleAttribute(name, value);
-    } else if (value !== undefined && value !== null) {
-      element.setAttribute(name, value);
-    }
-  }
-  element.append(...children.filter((child) => child !== null && child !== undefined));
-  return element;
-}
-
-function button(text, act, more = {}) {
-  return make("button", { type: "button", class: "act act-trail", onclick: act, ...more }, text);
-}
-
-const SVG = "http://www.w3.org/2000/svg";
-
-function shape(tag, properties, ...children) {
-  const element = document.createElementNS(SVG, tag);
-  for (const [name, value] of Object.entries(properties)) {
-    element.setAttribute(name, value);
-  }
-  element.append(...children);
-  return element;
-}
-
-function onTheClock(hour, radius) {
-  const angle = (hour / 12) * 2 * Math.PI;
-  return [60 + radius * Math.sin(angle), 60 - radius * Math.cos(angle)];
-}
-
-/** Where hole and valve stand by the clock while a step is done. */
-const DRAWN = {
-  "hole-down": { hole: 6 },
-  "air-closed": { hole: 6, valve: 9 },
-  "plug-ream": { hole: 12 },
-  "plug-in": { hole: 12 },
-  "plug-second": { hole: 12 },
-  "plug-air": { hole: 6, valve: 9 },
-  "plug-second-air": { hole: 6, valve: 9 },
-  "plug-down": { hole: 6 },
-  "bead-by-gas": { valve: 3 },
-  "core-spare": { valve: 12 },
-  "beads-on": { valve: 6 },
-};
-
-function drawing(code) {
-  const drawn = DRAWN[code];
-  if (drawn === undefined) {
-    return null;
-  }
-  const words = Object.entries(drawn).map(([what, hour]) => say(`draws.${what}`, hour));
-  const picture = shape(
-    "svg",
-    { viewBox: "0 0 120 120", class: "trail-wheel", role: "img", "aria-label": words.join(", ") },
-    shape("circle", { cx: 60, cy: 60, r: 50, class: "trail-tire" }),
-    shape("circle", { cx: 60, cy: 60, r: 38, class: "trail-rim" }),
-  );
-  if (holds("LIVE_SEALANT")) {
-    picture.append(shape("path", { d: "M35 103.5 A50 50 0 0 0 85 103.5 Z", class: "trail-pool" }));
-  }
-  if (drawn.hole !== undefined) {
-    const [x, y] = onTheClock(drawn.hole, 50);
-    picture.append(shape("circle", { cx: x, cy: y, r: 5.5, class: "trail-hole" }));
-  }
-  if (drawn.valve !== undefined) {
-    const [x, y] = onTheClock(drawn.valve, 38);
-    const [x2, y2] = onTheClock(drawn.valve, 24);
-    picture.append(shape("path", { d: `M${x} ${y} L${x2} ${y2}`, class: "trail-valve" }));
-  }
-  return picture;
-}
-
 function units() {
   return mine === undefined ? rules.units : [mine.rider.unit, mine.rider.beside];
 }
@@ -120,14 +47,6 @@ function pressure(kpa) {
 function short(kpa) {
   const [unit] = units();
   return `${number(kpa, unit)} ${unit.symbol}`;
-}
-
-function strokes(count) {
-  return Math.max(10, Math.round(count / 10) * 10);
-}
-
-function grams(value) {
-  return Number(value.toFixed(1)).toString();
 }
 
 function time(moment) {
@@ -278,7 +197,7 @@ function rung() {
     { id: "step", class: "trail-step", "data-code": rung.code },
     make("p", { class: "label" }, say("step", told.before.length + 1)),
     make("h2", { tabindex: "-1" }, rung.title),
-    drawing(rung.code),
+    drawing(rung.code, holds("LIVE_SEALANT"), say),
     rung.seconds > 0 ? clock(rung.seconds) : null,
     make("p", {}, rung.how),
     make("p", {}, make("strong", {}, `${say("until")} `), rung.stop),
@@ -581,7 +500,7 @@ function meanwhile() {
       ].filter((part) => part !== null),
       sealant.find((one) => one.code === is).words,
     ),
-    question("bag", say("bag"), bag(), inBag()),
+    question("bag", say("bag"), bag(), bags.inBag({ rules, say, bag: told.stop.bag })),
   );
 }
 
@@ -615,123 +534,31 @@ function otherTire() {
   );
 }
 
-function inBag() {
-  const { bag } = told.stop;
-  const parts = rules.items
-    .filter(({ code }) => code !== "GAS" && (bag.counts[code] ?? 0) > 0)
-    .map(({ code, words }) => `${bag.counts[code]} ${words.toLowerCase()}`);
-  const full = bag.charges.filter((charge) => charge.left > 0);
-  parts.push(...full.map((charge) => say("bag.grams", grams(charge.grams * charge.left))));
-  if (bag.pump !== null) {
-    parts.push(say("air.left.pump"));
-  }
-  return parts.length === 0 ? say("bag.empty") : parts.join(", ");
-}
-
 function bag() {
   const now = wheel();
-  const { bag } = told.stop;
-  const change = (altered) => {
-    told.stop = { ...told.stop, bag: { ...told.stop.bag, ...altered } };
-    told.asked.bag = false;
-    told.bagChanged = true;
-    open.add("ask-bag");
-    save();
-    draw();
-  };
-  const full = bag.charges.filter((charge) => charge.left > 0.99);
-  const opened = bag.charges.find((charge) => charge.left > 0 && charge.left <= 0.99);
-  const size = bag.charges[0]?.grams ?? told.grams ?? 16;
-  const charges = (count, each, part) => {
-    told.grams = each;
-    return [...(part > 0 ? [{ grams: each, left: part }] : []), ...Array(count).fill({ grams: each, left: 1 })];
-  };
-  const pumps = [
-    { code: "", words: say("bag.pump.none") },
-    ...(told.stop.air.pumps.OWN === undefined ? [] : [{ code: "OWN", words: say("bag.pump.OWN") }]),
-    ...rules.pumps,
-  ];
-  const pick = (id, label, options, chosen, act) =>
-    make(
-      "div",
-      { class: "field" },
-      make("label", { for: id }, label),
-      make(
-        "select",
-        { id, onchange: (event) => act(event.target.value) },
-        ...options.map(({ code, words }) =>
-          make("option", { value: code, selected: String(code) === String(chosen) }, words),
-        ),
-      ),
-    );
-  return [
-    make(
-      "p",
-      { class: "label" },
-      now.bike?.bag && !told.bagChanged ? say("bag.preset", now.bike.counted) : say("bag.unknown"),
-    ),
-    ...rules.items.map(({ code, words }) => {
-      const count = code === "GAS" ? full.length : (bag.counts[code] ?? 0);
-      const set = (value) =>
-        code === "GAS"
-          ? change({ charges: charges(value, size, opened?.left ?? 0) })
-          : change({ counts: { ...bag.counts, [code]: value } });
-      return make(
-        "p",
-        { class: "trail-count", "data-item": code },
-        make("span", {}, words),
-        button("\u2212", () => set(Math.max(0, count - 1)), {
-          "aria-label": say("bag.fewer", words),
-          "data-act": "fewer",
-        }),
-        make("strong", {}, String(count)),
-        button("+", () => set(Math.min(99, count + 1)), { "aria-label": say("bag.more", words), "data-act": "more" }),
-      );
-    }),
-    pick(
-      "bag-grams",
-      say("bag.cartridge"),
-      [...new Set([12, 16, 20, 25, 33, 38, size])]
-        .sort((a, b) => a - b)
-        .map((value) => ({ code: value, words: say("bag.grams", grams(value)) })),
-      size,
-      (value) => change({ charges: charges(full.length, Number(value), opened?.left ?? 0) }),
-    ),
-    pick(
-      "bag-opened",
-      say("bag.opened"),
-      [0, 0.25, 0.5, 0.75, ...(opened === undefined ? [] : [opened.left])]
-        .filter((value, i, all) => all.indexOf(value) === i)
-        .sort((a, b) => a - b)
-        .map((value) => ({
-          code: value,
-          words: value === 0 ? say("bag.opened.none") : say("bag.opened.some", Math.round(100 * value)),
-        })),
-      opened?.left ?? 0,
-      (value) => change({ charges: charges(full.length, size, Number(value)) }),
-    ),
-    pick("bag-pump", say("bag.pump"), pumps, bag.pump ?? "", (value) => change({ pump: value === "" ? null : value })),
-    pick(
-      "bag-head",
-      say("bag.head"),
-      [
-        { code: "yes", words: say("yes") },
-        { code: "no", words: say("no") },
-      ],
-      bag.headShuts ? "yes" : "no",
-      (value) => change({ headShuts: value === "yes" }),
-    ),
-    button(
-      say("bag.right"),
-      async () => {
-        told.asked.bag = true;
-        open.delete("ask-bag");
-        await save();
-        draw();
-      },
-      { class: "act act-trail act-main", "data-act": "bag-right" },
-    ),
-  ];
+  return bags.bagPanel({
+    rules,
+    say,
+    bag: told.stop.bag,
+    note: now.bike?.bag && !told.bagChanged ? say("bag.preset", now.bike.counted) : say("bag.unknown"),
+    pumps: Object.keys(told.stop.air.pumps),
+    usualG: told.grams ?? 16,
+    change: (altered, each) => {
+      told.stop = { ...told.stop, bag: { ...told.stop.bag, ...altered } };
+      told.grams = each ?? told.grams;
+      told.asked.bag = false;
+      told.bagChanged = true;
+      open.add("ask-bag");
+      save();
+      draw();
+    },
+    right: async () => {
+      told.asked.bag = true;
+      open.delete("ask-bag");
+      await save();
+      draw();
+    },
+  });
 }
 
 // ---- the end, and what is written
@@ -928,70 +755,24 @@ function stayOn() {
   );
 }
 
-/** What waits: this rider's one by one; of another rider only how many. */
 function outgoing() {
-  if (waiting.length === 0) {
-    return null;
-  }
-  const own = waiting.filter((entry) => entry.rider === mine?.rider.id);
-  const others = waiting.filter((entry) => entry.rider !== mine?.rider.id);
-  const again = async (entry, body) => {
-    await device.change({ ...entry, state: "WAITS", body: { ...entry.body, ...body } });
-    await outbox.send();
-  };
-  const dropIt = async (...entries) => {
-    for (const entry of entries) {
-      await device.drop(entry.nr);
-    }
-    await reload();
-  };
-  const line = (entry) => {
-    const parts = [make("p", {}, make("strong", {}, entry.words), ` ${time(entry.body.at)}`)];
-    const acts = [];
-    if (entry.state === "CONFLICT") {
-      parts.push(
-        make("p", {}, `${say("conflict")} `, make("strong", {}, entry.said)),
-        make("p", {}, `${say("conflict.mine")} ${entry.words}`),
-      );
-      acts.push(
-        button(say("keep-stored"), () => dropIt(entry), { "data-act": "keep-stored" }),
-        button(say("as-new"), () => again(entry, { id: crypto.randomUUID() }), { "data-act": "as-new" }),
-      );
-    } else {
-      if (entry.state === "GONE") {
-        parts.push(make("p", { class: "fault" }, say("gone")));
+  return outboxPanel({
+    waiting,
+    rider: mine?.rider.id,
+    say,
+    time,
+    send: () => outbox.send(),
+    again: async (entry, body) => {
+      await device.change({ ...entry, state: "WAITS", body: { ...entry.body, ...body } });
+      await outbox.send();
+    },
+    dropIt: async (...entries) => {
+      for (const entry of entries) {
+        await device.drop(entry.nr);
       }
-      if (entry.state === "FAULTY") {
-        parts.push(make("p", { class: "fault" }, say("faulty", entry.said)));
-        acts.push(
-          button(say("as-now"), () => again(entry, { at: null, id: crypto.randomUUID() }), { "data-act": "as-now" }),
-        );
-      }
-      acts.push(button(say("drop"), () => dropIt(entry), { "data-act": "drop" }));
-    }
-    return make(
-      "li",
-      { class: "entry-line", "data-waits": entry.state },
-      ...parts,
-      make("div", { class: "trail-answers trail-small" }, ...acts),
-    );
-  };
-  return make(
-    "section",
-    { id: "outbox", class: "ruled" },
-    make("h2", {}, say("waiting")),
-    make("p", { class: "label" }, say("waiting.count", waiting.length)),
-    own.length === 0 ? null : make("ul", {}, ...own.map(line)),
-    others.length === 0
-      ? null
-      : make(
-          "div",
-          { id: "of-others" },
-          make("p", {}, say("other-rider", others.length, others[0].name)),
-          button(say("drop"), () => dropIt(...others), { "data-act": "drop-others" }),
-        ),
-    own.some((entry) => entry.state === "WAITS") ? button(say("send"), () => outbox.send(), { id: "send" }) : null,
-  );
+      await reload();
+    },
+  });
 }
 
 // ---- beginning

@@ -25,6 +25,9 @@ class WorkerController {
             "/assets/js/device.js",
             "/assets/js/outbox.js",
             "/assets/js/ladder.js",
+            "/assets/js/trail-page.js",
+            "/assets/js/trail-bag.js",
+            "/assets/js/trail-outbox.js",
             "/assets/js/trailside.js",
             "/assets/mark.svg",
             "/assets/fonts/saira-latin-wght-normal.woff2");

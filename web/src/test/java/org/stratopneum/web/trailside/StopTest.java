@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -184,6 +185,67 @@ class StopTest {
                     .doesNotContain("Fill up the bag", "Dip, and top up")
                     .contains("Look at the plug");
         });
+    }
+
+    private List<String> dues() {
+        String agenda = rider.get("/agenda").body();
+        return Stream.of(Chore.values())
+                .filter(chore -> agenda.contains(WORDS.get(chore)))
+                .map(Chore::name)
+                .toList();
+    }
+
+    private static final Map<Chore, String> WORDS = Map.ofEntries(
+            Map.entry(Chore.CO2_OUT, "Let the carbon dioxide out"),
+            Map.entry(Chore.PLUG_INSIDE, "Look at the plug; patch"),
+            Map.entry(Chore.DIP, "Dip, and top up the sealant"),
+            Map.entry(Chore.RESET_TUBELESS, "Take the tube out, clean"),
+            Map.entry(Chore.NEW_TIRE, "Put a new tire on"),
+            Map.entry(Chore.NEW_TUBED_TIRE, "Put a new tire on, with its tube"),
+            Map.entry(Chore.RIM_LOOK, "Look at the rim where it struck"),
+            Map.entry(Chore.STRIP_LOOK, "Look at the rim strip"),
+            Map.entry(Chore.BEAD_LOOK, "Clean and look at the bead"),
+            Map.entry(Chore.VALVE_LOOK, "Wash or renew the valve core"),
+            Map.entry(Chore.FIND_LEAK, "Find the leak\""),
+            Map.entry(Chore.MEND, "Mend it"),
+            Map.entry(Chore.RESTOCK, "Fill up the bag"));
+
+    @Test
+    void aBurpABootAValveAndAWalkEachLeaveTheirOwnWork() {
+        send(stop(
+                UUID.randomUUID().toString(),
+                null,
+                "[{\"rung\": \"bead-push\", \"reply\": \"sits\"},"
+                        + " {\"rung\": \"bead-air\", \"reply\": \"holds\", \"by\": \"PUMP\"}]",
+                LEFT,
+                "RIDE"));
+        assertThat(dues()).containsExactly("BEAD_LOOK");
+        send(stop(
+                UUID.randomUUID().toString(),
+                null,
+                "[{\"rung\": \"core-tighten\", \"reply\": \"still-leaks\"},"
+                        + " {\"rung\": \"core-spare\", \"reply\": \"in\"},"
+                        + " {\"rung\": \"core-spare-air\", \"reply\": \"holds\", \"by\": \"PUMP\"}]",
+                LEFT,
+                "LIMP"));
+        assertThat(dues()).contains("BEAD_LOOK", "VALVE_LOOK", "RESTOCK").doesNotContain("DIP");
+        send(stop(UUID.randomUUID().toString(), null, "[]", LEFT, "WALK"));
+        assertThat(dues()).contains("MEND");
+        String tubed = TUBED.replace(
+                "{\"rung\": \"tube-in\"", "{\"rung\": \"boot-in\", \"reply\": \"done\"}, {\"rung\": \"tube-in\"");
+        send(stop(UUID.randomUUID().toString(), null, tubed.replace("tube-air", "tube-air-booted"), LEFT, "LIMP"));
+        assertThat(dues()).contains("NEW_TIRE").doesNotContain("RESET_TUBELESS");
+        assertThat(rider.get("/log").body()).contains("seven tenths of the usual: It holds; Ride home gently");
+    }
+
+    @Test
+    void ridingOnIsNotBelievedWhereTheLastAnswerSaysOtherwise() {
+        String ends = stop(UUID.randomUUID().toString(), null, PLUGGED.replace("holds", "weeps"), LEFT, "RIDE");
+        assertThat(send(ends).statusCode()).isEqualTo(422);
+        assertThat(send(ends.replace("\"end\": \"RIDE\"", "\"end\": \"WALK\"")).statusCode())
+                .as("walking is always possible")
+                .isEqualTo(200);
+        assertThat(rider.get("/log").body()).contains("It weeps; Walk");
     }
 
     /** Whatever is left to do has its card, on the wheel as it is then. */
