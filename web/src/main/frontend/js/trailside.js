@@ -119,20 +119,24 @@ function take(chosen) {
   if (chosen === undefined) {
     return;
   }
+  const { stop } = told;
   // a bag that was put right here is not counted anew, and it is the same one for both wheels of a bike
-  const same =
-    told.stop !== undefined && (told.bagChanged || chosen.bike === undefined || chosen.bike.id === told.bike);
+  const sameBag = stop !== undefined && (told.bagChanged || chosen.bike === undefined || chosen.bike.id === told.bike);
+  if (chosen.key !== told.key) {
+    told.sealantSaid = false;
+    told.asked.sealant = undefined;
+    told.asked.bag = sameBag ? told.asked.bag : undefined;
+  }
+  const said = stop !== undefined && told.sealantSaid;
   const fresh = ladder.begin({
-    system: chosen.system,
-    live: chosen.live,
-    bag: structuredClone(same ? told.stop.bag : chosen.bag),
+    system: said ? stop.system : chosen.system,
+    live: said ? stop.live : chosen.live,
+    bag: structuredClone(sameBag ? stop.bag : chosen.bag),
     air: chosen.air,
   });
   // what was answered of the hole stays: it is the same hole
   told.stop =
-    told.stop === undefined
-      ? fresh
-      : { ...told.stop, system: fresh.system, live: fresh.live, bag: fresh.bag, air: fresh.air };
+    stop === undefined ? fresh : { ...stop, system: fresh.system, live: fresh.live, bag: fresh.bag, air: fresh.air };
   told.key = chosen.key;
   told.bike = chosen.bike?.id;
   // what the garage knows is not asked
@@ -170,9 +174,25 @@ function draw() {
   open = opened.size > 0 || place.querySelector("details") !== null ? opened : open;
   const parts =
     mine !== undefined && wheels().length === 0 ? [noWheels()] : [told.end === null ? rung() : end(), meanwhile()];
+  // what is being typed stays under the fingers
+  const typed = [...place.querySelectorAll("input")].map((field) => [field.id, field.value]);
+  const focused = place.contains(document.activeElement) ? document.activeElement.id : "";
   place.replaceChildren(...parts.filter((part) => part !== null), ...below());
+  for (const [id, value] of typed) {
+    const field = document.getElementById(id);
+    if (field !== null && !sent.has(id)) {
+      field.value = value;
+    }
+  }
+  sent.clear();
+  if (focused !== "") {
+    document.getElementById(focused)?.focus();
+  }
   status();
 }
+
+/** Fields whose content was written down: they begin empty again. */
+const sent = new Set();
 
 function noWheels() {
   return make("p", {}, say("no-wheels"), " ", make("a", { href: "/garage" }, say("home")));
@@ -198,7 +218,7 @@ function rung() {
     make("p", { class: "label" }, say("step", told.before.length + 1)),
     make("h2", { tabindex: "-1" }, rung.title),
     drawing(rung.code, holds("LIVE_SEALANT"), say),
-    rung.seconds > 0 ? clock(rung.seconds) : null,
+    rung.seconds > 0 ? clock(rung.code, rung.seconds) : null,
     make("p", {}, rung.how),
     make("p", {}, make("strong", {}, `${say("until")} `), rung.stop),
     ...cautions(shown),
@@ -271,19 +291,25 @@ function back() {
 }
 
 /** The running minute; it goes on where it was when the page is opened again. */
-function clock(seconds) {
-  told.minuteFrom ??= Date.now();
+function clock(code, seconds) {
+  if (told.minute?.code !== code) {
+    told.minute = { code, from: Date.now() };
+  }
   const place = make("p", { class: "trail-minute", role: "timer" });
+  const left = () => Math.ceil(seconds - (Date.now() - told.minute.from) / 1000);
   const show = () => {
-    const left = Math.ceil(seconds - (Date.now() - told.minuteFrom) / 1000);
-    place.textContent = left > 0 ? say("minute", left) : say("minute.over");
-    if (left <= 0) {
-      clearInterval(minute);
-      navigator.vibrate?.(300);
-    }
+    place.textContent = left() > 0 ? say("minute", left()) : say("minute.over");
   };
   show();
-  minute = setInterval(show, 1000);
+  if (left() > 0) {
+    minute = setInterval(() => {
+      show();
+      if (left() <= 0) {
+        clearInterval(minute);
+        navigator.vibrate?.(300);
+      }
+    }, 1000);
+  }
   return place;
 }
 
@@ -496,6 +522,7 @@ function meanwhile() {
         now.wheel?.liquid ? make("p", { class: "label" }, now.wheel.liquid) : null,
         choices("sealant", sealant, is, (code) => {
           told.stop = { ...told.stop, system: code === "TUBE" ? "TUBE" : "TUBELESS", live: code === "LIVE" };
+          told.sealantSaid = true;
         }),
       ].filter((part) => part !== null),
       sealant.find((one) => one.code === is).words,
@@ -692,6 +719,7 @@ function reading() {
           field.setAttribute("aria-invalid", "true");
           return;
         }
+        sent.add("reading");
         await write(
           "READING",
           { kpa: value * unit.kpa, unit: unit.code },
@@ -790,7 +818,7 @@ function goneOn(before) {
   }
   if (before.before.length === 0 && before.end === null) {
     before.began = Date.now();
-    before.minuteFrom = undefined;
+    before.minute = undefined;
   }
   return before;
 }
@@ -812,13 +840,11 @@ async function reload() {
       anew();
     }
   } else if (told.stop !== undefined && told.before.length === 0 && told.end === null && !told.bagChanged) {
-    // nothing was done yet: what came fresh counts
+    // nothing was done yet: what came fresh counts, and what was answered stays
     const same = wheels().find((one) => one.key === told.key);
     if (same !== undefined) {
-      const { where, size } = told.stop;
-      told.stop = undefined;
+      told.bike = undefined;
       take(same);
-      told.stop = { ...told.stop, where, size };
     }
   }
   draw();

@@ -272,6 +272,31 @@ class TrailsideTest {
     }
 
     @Test
+    void whatIsAnsweredAndTypedStaysWhenSomethingFreshCame() {
+        try (Browser phone = Browser.phone(390)) {
+            new Newcomer(phone, site).entersABike();
+            keep(phone);
+            press(phone, "#ask-where [data-answer=FLANK]");
+            press(phone, "#ask-sealant [data-answer=DRY]");
+            phone.waitFor(there -> phone.all("#ask-sealant").isEmpty());
+            press(phone, "#quick summary");
+            phone.type("#reading", "21");
+            phone.driver().executeScript("window.dispatchEvent(new Event('device-changed'))");
+            phone.driver().executeScript("window.dispatchEvent(new Event('online'))");
+            phone.waitFor(there -> phone.text("#meanwhile").contains("dried up"));
+            assertThat(phone.text("#meanwhile")).contains("Flank", "Tubeless, dried up");
+            assertThat(phone.find("#reading").getDomProperty("value")).isEqualTo("21");
+            press(phone, "#write-reading");
+            phone.waitFor(there -> phone.all("#outbox").isEmpty());
+            phone.waitFor(there -> "".equals(phone.find("#reading").getDomProperty("value")));
+            phone.type("#reading", "a lot");
+            press(phone, "#write-reading");
+            assertThat(phone.text("#fault-reading")).contains("A number from 0 to 174 psi");
+            assertThat(phone.find("#reading").getDomProperty("value")).isEqualTo("a lot");
+        }
+    }
+
+    @Test
     void aVisitorWithoutAccountIsLedAsWell() {
         try (Browser phone = Browser.phone(390)) {
             new Newcomer(phone, site).signsUp();
