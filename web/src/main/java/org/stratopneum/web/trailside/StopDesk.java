@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.InvalidInputException;
@@ -164,9 +165,14 @@ class StopDesk {
             this.tire = tire;
         }
 
+        /** @throws NotThereException where the tire is not this rider's, or no tire at all */
         Logbook.Written write(UUID id, LogDetail detail) {
-            return logbook.write(
-                    LogEntry.of(id, at, now, rider.zone(), subject, detail).from(LogSource.OFFLINE));
+            try {
+                return logbook.write(
+                        LogEntry.of(id, at, now, rider.zone(), subject, detail).from(LogSource.OFFLINE));
+            } catch (DataIntegrityViolationException unknown) {
+                throw new NotThereException();
+            }
         }
 
         /** The same again writes nothing, and makes no work a second time. */

@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.Map;
 import java.util.stream.Collectors;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -95,8 +94,7 @@ class TrailController {
             return ResponseEntity.ok(stops.write(sent));
         } catch (LogConflictException conflict) {
             return answer(HttpStatus.CONFLICT, Sent.Status.CONFLICT, stops.said(sent.id()));
-        } catch (NotThereException | DataIntegrityViolationException gone) {
-            // the second where the tire is not this rider's, or no tire at all
+        } catch (NotThereException gone) {
             return answer(HttpStatus.NOT_FOUND, Sent.Status.GONE, "");
         } catch (InvalidInputException refused) {
             String said = refused.problems().stream()
