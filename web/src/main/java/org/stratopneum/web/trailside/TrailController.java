@@ -19,8 +19,6 @@ import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.web.fault.NotThereException;
 import org.stratopneum.web.logbook.LogConflictException;
 import org.stratopneum.web.wording.ProblemWording;
-import tools.jackson.core.JacksonException;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The stop beside the trail: the page that a device keeps, what it keeps with it, and what it sends. */
 @Controller
@@ -34,16 +32,21 @@ class TrailController {
     private final StopDesk stops;
     private final PlanDesk plans;
     private final ProblemWording problems;
-    private final JsonMapper json;
+    private final SentReader reader;
 
     TrailController(
-            TrailRules rules, MineDesk mine, StopDesk stops, PlanDesk plans, ProblemWording problems, JsonMapper json) {
+            TrailRules rules,
+            MineDesk mine,
+            StopDesk stops,
+            PlanDesk plans,
+            ProblemWording problems,
+            SentReader reader) {
         this.rules = rules;
         this.mine = mine;
         this.stops = stops;
         this.plans = plans;
         this.problems = problems;
-        this.json = json;
+        this.reader = reader;
     }
 
     /** The same for everybody, so that a device may keep it. */
@@ -80,13 +83,9 @@ class TrailController {
         if (body.length > LARGEST) {
             return answer(HttpStatus.CONTENT_TOO_LARGE, Sent.Status.FAULTY, "");
         }
-        Sent sent;
-        try {
-            sent = json.readValue(body, Sent.class);
-        } catch (JacksonException unreadable) {
-            return answer(HttpStatus.BAD_REQUEST, Sent.Status.FAULTY, "");
-        }
-        return sent == null ? answer(HttpStatus.BAD_REQUEST, Sent.Status.FAULTY, "") : write(sent);
+        return reader.read(body)
+                .map(this::write)
+                .orElseGet(() -> answer(HttpStatus.BAD_REQUEST, Sent.Status.FAULTY, ""));
     }
 
     private ResponseEntity<Sent.Answer> write(Sent sent) {
