@@ -4,11 +4,13 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.air.StandardAtmosphere;
 import org.stratopneum.core.pressure.BikeAdvice;
+import org.stratopneum.core.pressure.GaugeStep;
 import org.stratopneum.core.pressure.PressureLimits;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.AbsolutePressure;
 import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.trailside.AirBudget;
 import org.stratopneum.web.bikes.BikeStanding;
 import org.stratopneum.web.bikes.WheelPosition;
@@ -41,13 +43,14 @@ public class WheelAir {
                 .filter(WheelStanding::fits)
                 .flatMap(wheel -> advice.map(found -> position == WheelPosition.REAR ? found.rear() : found.front())
                         .filter(found -> !found.blocked())
-                        .map(found -> advised(bike, wheel, found))
+                        .map(found -> advised(bike, wheel, found, rider.pressureUnit()))
                         .or(() -> read(bike, wheel)));
     }
 
-    private static Known advised(BikeStanding bike, WheelStanding wheel, WheelAdvice advice) {
+    /** As it is told elsewhere: to what the rider's gauge shows. */
+    private static Known advised(BikeStanding bike, WheelStanding wheel, WheelAdvice advice, PressureUnit unit) {
         Optional<GaugePressure> limit = wheel.setup().flatMap(PressureLimits::ceilingOf);
-        GaugePressure usual = advice.pressure();
+        GaugePressure usual = GaugePressure.of(GaugeStep.nearest(advice.pressure(), advice.limits(), unit), unit);
         GaugePressure ceiling = limit.orElse(advice.window().high());
         return new Known(
                 AirBudget.of(
