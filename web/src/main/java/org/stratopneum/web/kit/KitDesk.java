@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.fit.FitCheck;
@@ -86,6 +85,7 @@ class KitDesk {
         Rider rider = riders.self();
         BikeStanding bike = garage.bike(bikeId);
         KitStanding bag = kits.of(bikeId).orElse(null);
+        Map<WheelPosition, WheelAir.Known> air = wheelAir.of(bike, rider);
         Map<String, String> texts = bag == null
                 ? KitForm.blank(bike.rear() == null ? null : bike.rear().rim().beadSeatDiameterMm())
                 : KitForm.texts(bag, rider.units());
@@ -95,8 +95,8 @@ class KitDesk {
                 bag == null ? "" : Age.date(bag.kit().countedAt(), rider.zoneId()),
                 bag == null || bag.usedAt() == null ? "" : Age.date(bag.usedAt(), rider.zoneId()),
                 bag == null ? List.of() : missing(bag),
-                bag == null ? List.of() : wheels(bike, bag, rider),
-                bag == null ? "" : shared(bike, bag, rider),
+                bag == null ? List.of() : wheels(bike, bag, air, rider),
+                bag == null ? "" : shared(bag, air, rider),
                 typed == null ? new FormView(texts, Map.of()) : typed,
                 rider.units(),
                 conflict);
@@ -110,11 +110,9 @@ class KitDesk {
     }
 
     /** What the gas does where both tires are flat; empty where there is none, or one wheel is not known. */
-    private String shared(BikeStanding bike, KitStanding bag, Rider rider) {
-        List<AirBudget> budgets = Stream.of(WheelPosition.values())
-                .flatMap(position -> wheelAir.of(bike, position, rider).stream())
-                .map(WheelAir.Known::budget)
-                .toList();
+    private String shared(KitStanding bag, Map<WheelPosition, WheelAir.Known> air, Rider rider) {
+        List<AirBudget> budgets =
+                air.values().stream().map(WheelAir.Known::budget).toList();
         double grams = bag.bag().charges().stream().mapToDouble(Charge::leftG).sum();
         if (budgets.size() < 2 || grams == 0 || !bag.kit().headShuts()) {
             return "";
@@ -123,15 +121,20 @@ class KitDesk {
                 "kit.air.shared", PressureText.both(AirBudget.shared(budgets, grams), rider.pressureUnit()));
     }
 
-    private List<KitPage.Wheel> wheels(BikeStanding bike, KitStanding bag, Rider rider) {
+    private List<KitPage.Wheel> wheels(
+            BikeStanding bike, KitStanding bag, Map<WheelPosition, WheelAir.Known> air, Rider rider) {
         Map<UUID, SealantState> liquid = sealant.of(List.of(bike), care.all(), rider, logbook.now());
         Map<UUID, Boolean> bearsCo2 = shelf.bearsCo2();
         List<KitPage.Wheel> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             bike.wheel(position)
                     .filter(WheelStanding::fits)
-                    .ifPresent(wheel -> wheels.add(
-                            wheel(bike, wheel, bag, new Liquid(liquid.get(wheel.wheelId()), bearsCo2), rider)));
+                    .ifPresent(wheel -> wheels.add(wheel(
+                            wheel,
+                            bag,
+                            air.get(wheel.position()),
+                            new Liquid(liquid.get(wheel.wheelId()), bearsCo2),
+                            rider)));
         }
         return wheels;
     }
@@ -139,18 +142,17 @@ class KitDesk {
     /** @param state null without any */
     private record Liquid(SealantState state, Map<UUID, Boolean> bearsCo2) {}
 
-    private KitPage.Wheel wheel(BikeStanding bike, WheelStanding wheel, KitStanding bag, Liquid liquid, Rider rider) {
-        Optional<WheelAir.Known> air = wheelAir.of(bike, wheel.position(), rider);
+    private KitPage.Wheel wheel(
+            WheelStanding wheel, KitStanding bag, WheelAir.Known known, Liquid liquid, Rider rider) {
+        Optional<WheelAir.Known> air = Optional.ofNullable(known);
         PressureUnit unit = rider.pressureUnit();
         return new KitPage.Wheel(
                 wording.of("position", wheel.position()),
                 fitWording.of(
                         new FitCheck(
-                                KitFit.verdicts(wheel, bag, air.orElse(null), liquid.state, liquid.bearsCo2),
-                                List.of(),
-                                null),
+                                KitFit.verdicts(wheel, bag, known, liquid.state, liquid.bearsCo2), List.of(), null),
                         rider.units()),
-                air.map(known -> lines.of(known.budget(), GaugePressure.ZERO, bag.bag())).orElse(List.of()).stream()
+                air.map(found -> lines.of(found.budget(), GaugePressure.ZERO, bag.bag())).orElse(List.of()).stream()
                         .map(line -> new KitPage.Air(
                                 line.use(),
                                 PressureText.number(line.low(), unit),

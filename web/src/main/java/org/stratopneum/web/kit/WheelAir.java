@@ -1,5 +1,7 @@
 package org.stratopneum.web.kit;
 
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.air.StandardAtmosphere;
@@ -36,9 +38,18 @@ public class WheelAir {
      */
     public record Known(AirBudget budget, PressureWindow window, boolean limitKnown) {}
 
-    /** Empty without a tire that goes on its rim, and where neither advice nor a reading tells what is ridden. */
-    public Optional<Known> of(BikeStanding bike, WheelPosition position, Rider rider) {
+    /** Nothing for a wheel without a tire that fits, and where neither advice nor a reading tells what is ridden. */
+    public Map<WheelPosition, Known> of(BikeStanding bike, Rider rider) {
         Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
+        Map<WheelPosition, Known> known = new EnumMap<>(WheelPosition.class);
+        for (WheelPosition position : WheelPosition.values()) {
+            of(bike, position, advice, rider).ifPresent(air -> known.put(position, air));
+        }
+        return known;
+    }
+
+    private static Optional<Known> of(
+            BikeStanding bike, WheelPosition position, Optional<BikeAdvice> advice, Rider rider) {
         return bike.wheel(position)
                 .filter(WheelStanding::fits)
                 .flatMap(wheel -> advice.map(found -> position == WheelPosition.REAR ? found.rear() : found.front())

@@ -92,14 +92,15 @@ class TrailCardDesk {
         BikeStanding bike = garage.bike(bikeId);
         Optional<KitStanding> kit = kits.of(bikeId);
         Bag bag = kit.map(KitStanding::bag).orElse(new Bag(Map.of(), null, List.of(), true));
+        Map<WheelPosition, WheelAir.Known> known = wheelAir.of(bike, rider);
         List<TrailCard.Wheel> wheels = new ArrayList<>();
         Map<AirSystem, AirBudget> systems = new EnumMap<>(AirSystem.class);
         for (WheelPosition position : WheelPosition.values()) {
             bike.wheel(position).filter(WheelStanding::fits).ifPresent(wheel -> {
-                Optional<WheelAir.Known> air = wheelAir.of(bike, position, rider);
+                Optional<WheelAir.Known> air = Optional.ofNullable(known.get(position));
                 wheels.add(wheel(wheel, air.orElse(null), bag, rider.pressureUnit()));
-                air.ifPresent(known ->
-                        systems.putIfAbsent(wheel.tubed() ? AirSystem.TUBE : AirSystem.TUBELESS, known.budget()));
+                air.ifPresent(found ->
+                        systems.putIfAbsent(wheel.tubed() ? AirSystem.TUBE : AirSystem.TUBELESS, found.budget()));
             });
         }
         return new TrailCard(

@@ -118,11 +118,13 @@ class MineDesk {
     }
 
     private MineJson.Bike bike(BikeStanding bike, KitStanding bag, Asked asked) {
+        Map<WheelPosition, WheelAir.Known> air = wheelAir.of(bike, asked.rider);
         List<MineJson.Wheel> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             bike.wheel(position)
                     .filter(WheelStanding::fits)
-                    .ifPresent(wheel -> wheels.add(wheel(bike, wheel, bag, asked)));
+                    .ifPresent(wheel ->
+                            wheels.add(wheel(wheel, bag, Optional.ofNullable(air.get(wheel.position())), asked)));
         }
         return new MineJson.Bike(
                 bike.id(),
@@ -141,10 +143,9 @@ class MineDesk {
                 standing.kit().pump() == null ? null : standing.kit().pump().name());
     }
 
-    private MineJson.Wheel wheel(BikeStanding bike, WheelStanding wheel, KitStanding bag, Asked asked) {
+    private MineJson.Wheel wheel(WheelStanding wheel, KitStanding bag, Optional<WheelAir.Known> known, Asked asked) {
         Rider rider = asked.rider;
         SealantState liquid = asked.liquid.get(wheel.wheelId());
-        Optional<WheelAir.Known> known = wheelAir.of(bike, wheel.position(), rider);
         AirBudget budget = known.map(WheelAir.Known::budget).orElseGet(() -> guessed(wheel));
         PressureUnit unit = rider.pressureUnit();
         // where nobody noted a filling, it may well be there: the page asks
