@@ -702,8 +702,19 @@ async function writeStop() {
 
 const MOST_KPA = 1200;
 
+/** The form of a reading, and whose it is: the same one stays while something fresh comes, with its fault and its caret. */
+const readings = { of: undefined, form: undefined };
+
 function reading() {
   const [unit] = units();
+  const of = `${told.key} ${unit.code}`;
+  if (readings.of !== of || sent.has("reading")) {
+    Object.assign(readings, { of, form: newReading(unit) });
+  }
+  return readings.form;
+}
+
+function newReading(unit) {
   const field = make("input", { type: "text", inputmode: "decimal", id: "reading", autocomplete: "off" });
   const fault = make("span", { class: "fault", role: "alert", id: "fault-reading" });
   return make(
