@@ -80,7 +80,12 @@ class DemoBench {
         // the front tire of the workhorse dries a little faster than the usual one
         dip(pen, 45, List.of(12.0, 15.0, 15.0, 14.0));
         dip(pen, 8, List.of(14.0, 16.0, 15.0, 16.0));
-        pen.write(pen.at(17, 19, 0), subject(1, 2, DemoWheel.id(702)), new LogDetail.PunctureSealed());
+        pen.write(
+                pen.at(17, 19, 0),
+                subject(1, 2, DemoWheel.id(702)),
+                new LogDetail.PunctureSealed(),
+                null,
+                "A thorn on the way to the upper station; sprayed the frame, then it was quiet.");
         for (int wheel : List.of(1, 2)) {
             pen.write(
                     pen.at(11, 18, 10),
@@ -88,11 +93,16 @@ class DemoBench {
                     new LogDetail.CareDone(LogDetail.CareDone.Care.PREVENTION_LOOK));
         }
         pen.write(pen.at(204, 17, 40), subject(3, 6, DemoWheel.id(706)), new LeakFound(Cause.CORE, null));
-        pen.write(pen.at(131, 18, 20), subject(2, 4, DemoWheel.id(704)), new LeakFound(Cause.TUBE_PINCH, 5.0));
+        pen.write(
+                pen.at(131, 18, 20),
+                subject(2, 4, DemoWheel.id(704)),
+                new LeakFound(Cause.TUBE_PINCH, 5.0),
+                null,
+                "Two holes side by side: too soft with the batteries on.");
         stops(pen);
         // seeped at first; shaken and laid on its sides it held
-        hold(pen, FIRST_DAY, 34.0);
-        hold(pen, FIRST_DAY - 1, 39.0);
+        hold(pen, FIRST_DAY, 34.0, "Would not seal at the bead: bubbles on the drive side.");
+        hold(pen, FIRST_DAY - 1, 39.0, null);
     }
 
     /** A plug for the gravel bike, and the thorn of the workhorse that closed by itself and took a cartridge. */
@@ -127,9 +137,9 @@ class DemoBench {
         pen.write(pen.at(daysAgo, 19, 20), subject(1, 2, DemoWheel.id(702)), new LogDetail.SealantDipped(depthsMm));
     }
 
-    private static void hold(DemoPen pen, int daysAgo, double morningPsi) {
+    private static void hold(DemoPen pen, int daysAgo, double morningPsi, String note) {
         LogSubject sledge = subject(3, 5, DemoWheel.id(705)).readWith(DemoWheel.id(201));
-        pen.write(pen.at(daysAgo, 19, 0), sledge, holdStarted(SEATED_PSI), 16.0);
+        pen.write(pen.at(daysAgo, 19, 0), sledge, holdStarted(SEATED_PSI), 16.0, note);
         pen.write(pen.at(daysAgo - 1, 8, 0), sledge, holdEnded(morningPsi), 15.0);
     }
 

@@ -34,10 +34,16 @@ final class DemoPen {
 
     /** @param celsius air temperature (C), or null */
     void write(Instant at, LogSubject subject, LogDetail detail, Double celsius) {
+        write(at, subject, detail, celsius, null);
+    }
+
+    /** @param note the rider's own words, or null */
+    void write(Instant at, LogSubject subject, LogDetail detail, Double celsius, String note) {
         UUID id = new UUID(ids.nextLong(), ids.nextLong());
         logbook.write(LogEntry.of(id, at, at, zone.getId(), subject, detail)
                 .from(LogSource.DEMO)
-                .withTemperature(celsius));
+                .withTemperature(celsius)
+                .noted(note));
         entries++;
     }
 

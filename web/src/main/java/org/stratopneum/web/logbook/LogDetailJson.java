@@ -1,5 +1,6 @@
 package org.stratopneum.web.logbook;
 
+import java.util.List;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -15,6 +16,10 @@ class LogDetailJson {
 
     String write(LogDetail detail) {
         return json.writeValueAsString(detail);
+    }
+
+    String terms(List<LogSearch.Term> terms) {
+        return json.writeValueAsString(terms);
     }
 
     LogDetail read(LogRow row) {

@@ -1,6 +1,5 @@
 package org.stratopneum.web.logbook;
 
-import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -12,12 +11,24 @@ import org.apache.ibatis.annotations.Mapper;
 public interface LogMapper {
 
     /** Appends {@code entry}; 0 when its id, or what it supersedes, is taken already. */
-    int append(LogEntry entry, String detailJson);
+    int append(LogEntry entry, String detailJson, String words);
 
     Optional<LogRow> entry(UUID id);
 
     /** The last words on entries, struck ones included, newest first, strictly before the key where one is given. */
-    List<LogRow> heads(UUID bikeId, Instant beforeTime, Long beforeSequence, int limit);
+    List<LogRow> heads(LogFilter filter, LogPage.Key before, int limit);
+
+    /** Ids of the entries that have all of {@code terms} besides, in the same order. */
+    List<UUID> find(String terms, LogFilter filter, LogPage.Key before, int limit);
+
+    /** Whatever of a rider's an entry may name. */
+    List<LogSearch.Named> names();
+
+    /** Whatever entries may be asked about, in the order in which it is offered. */
+    List<LogDesk.Subject> subjects();
+
+    /** An entry with all that it supersedes and all that supersede it, oldest first. */
+    List<LogRow> chain(UUID id);
 
     /** The last words on a wheel's entries of {@code kinds}, struck ones included, newest first. */
     List<LogRow> headsOfWheel(UUID wheelId, Collection<LogKind> kinds, int limit);

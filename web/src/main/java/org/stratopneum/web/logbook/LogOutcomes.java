@@ -10,6 +10,9 @@ import org.stratopneum.web.rider.Rider;
 @Component
 public class LogOutcomes {
 
+    /** More than these are counted rather than read. */
+    private static final int MOST_LINES = 6;
+
     private final Logbook logbook;
     private final LogWording wording;
 
@@ -41,6 +44,9 @@ public class LogOutcomes {
                 .map(row -> wording.line(row, rider))
                 .map(line -> (line.where() + " " + line.what()).strip())
                 .toList();
+        if (lines.size() > MOST_LINES) {
+            lines = List.of(wording.entries(lines.size()));
+        }
         return new LogOutcome(
                 wasStruck,
                 rows.get(0).subject().bikeId(),

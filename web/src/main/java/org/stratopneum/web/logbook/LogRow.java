@@ -27,6 +27,8 @@ public record LogRow(
         LogSource source,
         UUID supersedes,
         boolean struck,
+        String note,
+        String reference,
         String bikeName,
         String wheelPosition,
         String wheelsetName,

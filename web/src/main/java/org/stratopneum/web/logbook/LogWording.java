@@ -3,6 +3,8 @@ package org.stratopneum.web.logbook;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.quantity.GaugePressure;
@@ -20,6 +22,12 @@ import org.stratopneum.web.wording.Wording;
 @Component
 public class LogWording {
 
+    private static final Pattern WITH_DIGITS = Pattern.compile("\\S*\\d\\S*");
+    private static final int MOST_WORDS = 2000;
+
+    /** Units do not matter where numbers are left out. */
+    private static final Rider NOBODY = Rider.fresh(new UUID(0, 0), "", "UTC", PressureUnit.BAR);
+
     private final Wording wording;
     private final LogDetailJson json;
 
@@ -28,16 +36,60 @@ public class LogWording {
         this.json = json;
     }
 
+    /** "12 entries". */
+    String entries(int count) {
+        return wording.text("log.entries", count);
+    }
+
     public LogLine line(LogRow row, Rider rider) {
+        LogDetail detail = json.read(row);
         return new LogLine(
                 row.id(),
                 Age.time(row.happenedAt(), rider.zoneId()),
                 row.bikeName(),
                 where(row),
-                what(row, rider),
-                note(row, rider),
+                what(row, detail, rider),
+                note(row, detail, rider),
                 row.struck(),
                 row.supersedes() != null && !row.struck());
+    }
+
+    /** The words of what an entry says by itself, without names and numbers: it is found by them. */
+    String words(LogEntry entry) {
+        LogSubject about = entry.subject();
+        LogRow row = new LogRow(
+                entry.id(),
+                0,
+                entry.kind(),
+                entry.happenedAt(),
+                entry.writtenAt(),
+                entry.zone(),
+                about.bikeId(),
+                about.wheelsetId(),
+                about.wheelId(),
+                about.tireId(),
+                about.gaugeId(),
+                about.placeId(),
+                about.partId(),
+                entry.temperatureC(),
+                "",
+                entry.detail().version(),
+                entry.source(),
+                entry.supersedes(),
+                entry.struck(),
+                entry.note(),
+                entry.reference(),
+                "",
+                null,
+                "",
+                "",
+                "",
+                null,
+                null,
+                "",
+                null);
+        String words = WITH_DIGITS.matcher(what(row, entry.detail(), NOBODY)).replaceAll(" ");
+        return words.substring(0, Math.min(words.length(), MOST_WORDS)).strip();
     }
 
     /** "rear" or "front"; nothing where the entry is about both wheels. */
@@ -45,8 +97,7 @@ public class LogWording {
         return row.wheelPosition() == null ? "" : wording.text("position." + row.wheelPosition());
     }
 
-    private String what(LogRow row, Rider rider) {
-        LogDetail detail = json.read(row);
+    private String what(LogRow row, LogDetail detail, Rider rider) {
         if (detail instanceof LogDetail.GaugeRead read) {
             return wording.text(keyOf(read), asRead(read.pressure(), read.readIn()));
         }
@@ -167,9 +218,8 @@ public class LogWording {
         return wording.text("log.trail", String.join("; ", parts));
     }
 
-    private String note(LogRow row, Rider rider) {
+    private String note(LogRow row, LogDetail detail, Rider rider) {
         List<String> notes = new ArrayList<>();
-        LogDetail detail = json.read(row);
         if (detail instanceof LogDetail.PressureRead asked && asked.toldKpa() != null) {
             String told = PressureText.text(GaugePressure.kpa(asked.toldKpa()), asked.readIn());
             notes.add(wording.text("log.note.told", told));
@@ -188,6 +238,9 @@ public class LogWording {
         }
         if (row.partName() != null && row.kind() != LogKind.PART_FITTED) {
             notes.add(row.partName());
+        }
+        if (row.note() != null) {
+            notes.add("“" + row.note() + "”");
         }
         return String.join(" · ", notes);
     }

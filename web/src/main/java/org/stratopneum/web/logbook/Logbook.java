@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
@@ -26,13 +27,20 @@ public class Logbook {
 
     private final LogMapper mapper;
     private final LogDetailJson json;
+    private final LogWording wording;
     private final Clock clock;
     private final ApplicationEventPublisher listeners;
 
-    Logbook(LogMapper mapper, LogDetailJson json, Clock clock, ApplicationEventPublisher listeners) {
+    Logbook(
+            LogMapper mapper,
+            LogDetailJson json,
+            LogWording wording,
+            Clock clock,
+            ApplicationEventPublisher listeners) {
         this.listeners = listeners;
         this.mapper = mapper;
         this.json = json;
+        this.wording = wording;
         this.clock = clock;
     }
 
@@ -54,7 +62,7 @@ public class Logbook {
     }
 
     private Written append(LogEntry entry) {
-        if (mapper.append(entry, json.write(entry.detail())) == 1) {
+        if (mapper.append(entry, json.write(entry.detail()), wording.words(entry)) == 1) {
             return Written.NEW;
         }
         LogRow stored = mapper.entry(entry.id()).orElseThrow(() -> new LogConflictException(entry.id()));
@@ -135,7 +143,9 @@ public class Logbook {
                 detail,
                 LogSource.TYPED,
                 id,
-                false));
+                false,
+                row.note(),
+                null));
         return successor;
     }
 
@@ -195,7 +205,9 @@ public class Logbook {
                 json.read(row),
                 LogSource.TYPED,
                 row.id(),
-                struck);
+                struck,
+                row.note(),
+                null);
     }
 
     /** Those of {@code ids} that are still the last word. */
@@ -207,9 +219,52 @@ public class Logbook {
     /** A page of the log, newest first. */
     @Transactional(readOnly = true)
     public LogPage page(UUID bikeId, LogPage.Key before, int size) {
-        List<LogRow> rows = mapper.heads(
-                bikeId, before == null ? null : before.time(), before == null ? null : before.sequence(), size + 1);
-        return LogPage.of(rows, size);
+        return page(LogFilter.bike(bikeId), before, size);
+    }
+
+    /** A page of what the filter lets through, newest first. */
+    @Transactional(readOnly = true)
+    public LogPage page(LogFilter filter, LogPage.Key before, int size) {
+        List<LogSearch.Term> terms = LogSearch.terms(filter.words());
+        if (terms.isEmpty()) {
+            return LogPage.of(mapper.heads(filter, before, size + 1), size);
+        }
+        List<LogSearch.Named> names = mapper.names();
+        List<LogSearch.Term> named =
+                terms.stream().map(term -> term.naming(names)).toList();
+        List<UUID> ids = mapper.find(json.terms(named), filter, before, size + 1);
+        Map<UUID, LogRow> rows = heads(ids).stream().collect(Collectors.toMap(LogRow::id, row -> row));
+        return LogPage.of(ids.stream().map(rows::get).filter(Objects::nonNull).toList(), size);
+    }
+
+    /**
+     * Every state of an entry, the first one first.
+     *
+     * @throws NotThereException when this rider has no such entry
+     */
+    @Transactional(readOnly = true)
+    public List<LogRow> chain(UUID id) {
+        List<LogRow> chain = mapper.chain(id);
+        if (chain.isEmpty()) {
+            throw new NotThereException();
+        }
+        return chain;
+    }
+
+    /**
+     * Writes the rider's own words on an entry, or takes them off.
+     *
+     * @throws LogConflictException when the entry was superseded meanwhile
+     */
+    @Transactional
+    public UUID note(UUID id, String note) {
+        LogRow row = entry(id);
+        LogEntry noted = successorOf(row, row.struck()).noted(note);
+        if (Objects.equals(noted.note(), row.note())) {
+            return id;
+        }
+        write(noted);
+        return noted.id();
     }
 
     public LogDetail detailOf(LogRow row) {
@@ -228,6 +283,7 @@ public class Logbook {
                 && Objects.equals(entry.temperatureC(), stored.temperatureC())
                 && Objects.equals(entry.supersedes(), stored.supersedes())
                 && entry.struck() == stored.struck()
+                && Objects.equals(entry.note(), stored.note())
                 && (!momentMatters || entry.happenedAt().equals(stored.happenedAt()));
     }
 }

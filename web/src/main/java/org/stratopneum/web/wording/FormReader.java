@@ -204,7 +204,16 @@ public final class FormReader {
 
     /** A name of at most {@code longest} letters, empty where nothing was typed. */
     public Optional<String> name(String field, int longest) {
-        String text = text(field);
+        return text(field, longest, text(field));
+    }
+
+    /** Several lines of text; empty when nothing is there, or with a fault. */
+    public Optional<String> prose(String field, int longest) {
+        String text = text(field).replaceAll("\\r\\n?", "\n");
+        return text(field, longest, text.replaceAll("[\\n\\t]", " ")).map(known -> text);
+    }
+
+    private Optional<String> text(String field, int longest, String text) {
         if (text.length() > longest) {
             add(new Problem(field, "too-long", (double) longest, (double) text.length(), null));
             return Optional.empty();

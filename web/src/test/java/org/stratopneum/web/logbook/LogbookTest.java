@@ -95,7 +95,9 @@ class LogbookTest {
                 new PressureRead(151, PressureUnit.BAR, false, null),
                 LogSource.TYPED,
                 null,
-                false);
+                false,
+                null,
+                null);
         assertThatThrownBy(() -> rider.does(() -> logbook.write(other))).isInstanceOf(LogConflictException.class);
     }
 
@@ -204,7 +206,9 @@ class LogbookTest {
                 new PressureRead(kpa, PressureUnit.BAR, false, null),
                 LogSource.TYPED,
                 entry.id(),
-                false);
+                false,
+                null,
+                null);
     }
 
     private LogRow head(UUID id) {

@@ -91,6 +91,23 @@ public final class Guest {
                 .POST(HttpRequest.BodyPublishers.ofString(json)));
     }
 
+    /**
+     * Posts a form in which a field stands several times.
+     *
+     * @param fields the others, as in an address
+     */
+    public HttpResponse<String> postAll(String from, String path, String fields, String field, List<String> values) {
+        Matcher token = TOKEN.matcher(get(from).body());
+        if (!token.find()) {
+            throw new IllegalStateException("no form on " + from);
+        }
+        StringBuilder body = new StringBuilder(fields).append("&_csrf=").append(token.group(1));
+        values.forEach(value -> body.append('&').append(field).append('=').append(Site.encode(value)));
+        return send(request(path)
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body.toString())));
+    }
+
     /** The same from a page that was read already. */
     public HttpResponse<String> postFrom(String page, String path, Map<String, String> fields) {
         Matcher token = TOKEN.matcher(page);
