@@ -173,6 +173,9 @@ test_database() {
       as_postgres "$(postgres_bin)/pg_ctl" -D "$folder/database/data" -m immediate -w -s stop >/dev/null 2>&1 || true
       rm -rf "$folder"
       ;;
-    *) usage_error "test-database wants start or stop" ;;
+    backup) backup_write "${2-}" "${3-}" ;;
+    restore) restore_read "$(dirname "${2-}")/database" "${2-}" "${3-}" ;;
+    back) restore_back "$(dirname "${2-}")/database" ;;
+    *) usage_error "test-database wants start, stop, backup, restore or back" ;;
   esac
 }

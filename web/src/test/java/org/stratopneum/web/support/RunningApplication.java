@@ -36,6 +36,11 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
             return startOn(database.settings(), more);
         }
 
+        /** An application on a database of its own. */
+        public static ConfigurableApplicationContext startOn(ThrowAwayDatabase database) {
+            return startOn(database.settings());
+        }
+
         private static ConfigurableApplicationContext startOn(Path settings, String... more) {
             List<String> arguments = new ArrayList<>(List.of(more));
             SpringApplication application = new SpringApplication(StratopneumApplication.class);

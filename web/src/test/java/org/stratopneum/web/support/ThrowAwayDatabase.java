@@ -16,7 +16,7 @@ import java.util.List;
  */
 public record ThrowAwayDatabase(Path settings) {
 
-    static ThrowAwayDatabase start() {
+    public static ThrowAwayDatabase start() {
         String output = launcher("test-database", "start");
         ThrowAwayDatabase database = new ThrowAwayDatabase(
                 Path.of(output.lines().reduce((first, last) -> last).orElseThrow()));
@@ -25,7 +25,26 @@ public record ThrowAwayDatabase(Path settings) {
         return database;
     }
 
-    void stop() {
+    /** Writes all of it to a file that is not there yet, as {@code ./stratopneum backup} does. */
+    public void backUp(Path file) {
+        launcher("test-database", "backup", settings.toString(), file.toString());
+    }
+
+    /**
+     * Puts what a file holds in the place of what is there, as {@code ./stratopneum restore} does.
+     *
+     * @throws IllegalStateException with the launcher's words when it does not
+     */
+    public void restore(Path file) {
+        launcher("test-database", "restore", settings.toString(), file.toString());
+    }
+
+    /** Changes that back. */
+    public void restoreBack() {
+        launcher("test-database", "back", settings.toString());
+    }
+
+    public void stop() {
         if (Files.exists(settings)) {
             launcher("test-database", "stop", settings.toString());
         }

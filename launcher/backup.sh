@@ -1,0 +1,96 @@
+# shellcheck shell=bash
+# Everything in one file and back: pg_dump's custom format, which any PostgreSQL of the same age or younger reads.
+
+setting() { sed -n "s/^$1=//p" "$2"; }
+
+# Runs a tool of PostgreSQL on the database of the settings in $1 as the owner of its tables.
+as_owner() {
+  local config=$1 tool=$2
+  shift 2
+  PGPASSWORD=$(setting spring.flyway.password "$config") "$(postgres_bin)/$tool" "$@"
+}
+
+database_address() { setting spring.flyway.url "$1" | sed 's#^jdbc:postgresql://#postgresql://stratopneum_owner@#'; }
+
+# The newest step of the schema that this version knows.
+newest_step() {
+  local name step newest=0
+  for name in "$ROOT"/web/src/main/resources/db/migration/V*__*.sql; do
+    step=${name##*/V}
+    step=${step%%__*}
+    ((step > newest)) && newest=$step
+  done
+  printf '%s' "$newest"
+}
+
+# Writes all of the database with settings $1 to $2. Who is signed in is left out: that is no garage's business.
+backup_write() {
+  local config=$1 file=$2 part
+  [ -n "$file" ] || usage_error "backup wants the file to write"
+  [ ! -e "$file" ] || fail "'$file' is there already; nothing is written over"
+  [ -d "$(dirname "$file")" ] || fail "there is no folder '$(dirname "$file")'"
+  part=$(mktemp "$file.XXXXXX") || fail "'$file' cannot be written"
+  # shellcheck disable=SC2064 # the name is known now and gone then
+  trap "rm -f '$part'" EXIT
+  as_owner "$config" pg_dump --format=custom --no-owner --exclude-table-data='visits.*' \
+    --file="$part" --dbname="$(database_address "$config")" || fail "the backup could not be written"
+  backup_check "$part" || fail "the backup could not be read again; nothing was kept"
+  mv -n "$part" "$file"
+  trap - EXIT
+  say "Written to $file and read again: $(du -h "$file" | cut -f1), $(backup_entries "$file") entries of the log."
+}
+
+# Reads a backup from its first byte to its last.
+backup_check() {
+  "$(postgres_bin)/pg_restore" --list "$1" 2>/dev/null | grep ' TABLE DATA public log_entry ' >/dev/null &&
+    "$(postgres_bin)/pg_restore" --file=/dev/null "$1" 2>/dev/null
+}
+
+backup_must_be_whole() {
+  backup_check "$1" || fail "'$1' is no backup of Stratopneum, or it is damaged; nothing was changed"
+}
+
+backup_entries() {
+  "$(postgres_bin)/pg_restore" --data-only --table=log_entry --file=- "$1" |
+    awk '/^COPY /{inside=1; next} /^\\\.$/{inside=0} inside{n++} END{print n + 0}'
+}
+
+as_superuser() {
+  local home=$1
+  shift
+  PGOPTIONS=--client-min-messages=warning PGPASSWORD=$(as_postgres cat "$home/superuser") "$(postgres_bin)/psql" -q -At -h 127.0.0.1 -p "$(database_port "$home")" \
+    -U postgres -v ON_ERROR_STOP=1 "$@"
+}
+
+# Reads $3 into a new database of the cluster in $1, and puts it in the place of the one with settings $2 when all of it
+# is in. What was there before stays as stratopneum_before until the next time.
+restore_read() {
+  local home=$1 config=$2 file=$3 address step
+  [ -n "$file" ] || usage_error "restore wants the file to read"
+  [ -f "$file" ] || fail "there is no file '$file'"
+  backup_must_be_whole "$file"
+  as_superuser "$home" -c 'drop database if exists stratopneum_new with (force)' \
+    -c 'create database stratopneum_new owner stratopneum_owner' \
+    -c 'revoke all on database stratopneum_new from public' \
+    -c 'grant connect on database stratopneum_new to stratopneum_app' postgres
+  address=$(database_address "$config")
+  as_owner "$config" pg_restore --no-owner --exit-on-error --single-transaction --dbname="${address%/*}/stratopneum_new" "$file" ||
+    fail "'$file' could not be read in whole; nothing was changed"
+  step=$(as_superuser "$home" -c 'select max(version::int) from flyway_schema_history' stratopneum_new)
+  if ((step > $(newest_step))); then
+    fail "'$file' was written by a later version of Stratopneum (step $step, known is $(newest_step)); nothing was changed"
+  fi
+  as_superuser "$home" -c 'drop database if exists stratopneum_before with (force)' \
+    -c 'alter database stratopneum rename to stratopneum_before' \
+    -c 'alter database stratopneum_new rename to stratopneum' postgres
+}
+
+# Changes what is there with what was there before.
+restore_back() {
+  local home=$1
+  [ "$(as_superuser "$home" -c "select count(*) from pg_database where datname = 'stratopneum_before'" postgres)" = 1 ] ||
+    fail "there is nothing from before to go back to"
+  as_superuser "$home" -c 'alter database stratopneum rename to stratopneum_new' \
+    -c 'alter database stratopneum_before rename to stratopneum' \
+    -c 'alter database stratopneum_new rename to stratopneum_before' postgres
+}
