@@ -14,6 +14,8 @@ alter table log_entry
   add column found tsvector not null generated always as (words_of_entry(kind, detail, words, note)) stored;
 
 create index log_entry_of_words on log_entry using gin (found);
+-- what a script reads on from
+create index log_entry_by_sequence on log_entry (owner, sequence);
 create index log_entry_of_kind on log_entry (owner, kind, happened_at desc, sequence desc);
 create index log_entry_of_source on log_entry (owner, source_reference) where source_reference is not null;
 

@@ -11,6 +11,8 @@ import org.stratopneum.core.air.StandardAtmosphere;
 import org.stratopneum.core.air.Surroundings;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Temperature;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 
 /** A reading carried to another temperature and height. */
 @RestController

@@ -12,6 +12,8 @@ import org.stratopneum.core.air.StandardAtmosphere;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 
 /** What carbon dioxide from cartridges leaves a tire at. */
 @RestController

@@ -11,6 +11,8 @@ import org.stratopneum.core.air.ChargeChamber;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 
 /** What a pumped-up chamber leaves a tire at. */
 @RestController

@@ -12,6 +12,8 @@ import org.stratopneum.core.air.Surroundings;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 
 /** How large a hole is, from how fast the tire went down. */
 @RestController

@@ -19,6 +19,7 @@ import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.pressure.SystemMass;
 import org.stratopneum.core.pressure.WheelCase;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.json.JsonFields;
 
 /** The request of the pressure calculator. */
 final class BikeCaseJson {

@@ -23,6 +23,8 @@ import org.stratopneum.core.diagnosis.LeakContext;
 import org.stratopneum.core.diagnosis.LeakModel;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.leak.LeakClass;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 import org.stratopneum.web.leak.SearchWording;
 
 /** Why a wheel loses air, and the next check worth making. */

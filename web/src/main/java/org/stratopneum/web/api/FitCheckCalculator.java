@@ -18,6 +18,8 @@ import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 
 /** Whether parts go together. */
 @RestController

@@ -9,6 +9,8 @@ import org.springframework.web.bind.annotation.RestController;
 import org.stratopneum.core.fit.TapePlan;
 import org.stratopneum.core.fit.TapeStart;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 
 /** How wide and how long a rim tape is wanted. */
 @RestController

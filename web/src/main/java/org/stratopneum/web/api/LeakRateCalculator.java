@@ -21,6 +21,8 @@ import org.stratopneum.core.leak.Turn;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Temperature;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 
 /** Whether a wheel leaks, how fast, and since when. */
 @RestController

@@ -53,6 +53,8 @@ class OpenApiDocument {
         String server = tree.at("/servers/0/url").asString();
         return tree.get("paths")
                 .propertyStream()
+                // what has a server of its own is no calculator
+                .filter(path -> !path.getValue().has("servers"))
                 .map(path -> calculator(server + path.getKey(), path.getValue().get("post")))
                 .toList();
     }

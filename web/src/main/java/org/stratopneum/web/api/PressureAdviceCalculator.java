@@ -10,6 +10,7 @@ import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.ChainStep;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.pressure.WheelAdvice;
+import org.stratopneum.web.json.JsonBody;
 import org.stratopneum.web.wording.Wording;
 
 /** What to set front and rear, with steps and verdicts. */

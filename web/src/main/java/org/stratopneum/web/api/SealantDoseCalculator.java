@@ -10,6 +10,8 @@ import org.stratopneum.core.sealant.DoseSchool;
 import org.stratopneum.core.sealant.SealantDose;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSection;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 
 /** How much sealant goes into a tire. */
 @RestController

@@ -24,6 +24,8 @@ import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.core.sealant.VapourDeficit;
 import org.stratopneum.core.tire.LiquidPool;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 
 /** How much sealant is left, and when to look and to refresh. */
 @RestController

@@ -10,6 +10,8 @@ import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.tire.LiquidPool;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 
 /** How much a pool of some depth holds, and how deep some volume stands. */
 @RestController

@@ -2,6 +2,7 @@ package org.stratopneum.web.api;
 
 import java.util.Optional;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.json.JsonFields;
 
 /** The common object {@code tire}. */
 final class TireJson {

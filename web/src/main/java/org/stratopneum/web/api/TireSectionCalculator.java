@@ -8,6 +8,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSection;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 
 /** Section of a tire on a rim. */
 @RestController

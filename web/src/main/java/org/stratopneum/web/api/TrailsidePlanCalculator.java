@@ -34,6 +34,8 @@ import org.stratopneum.core.trailside.Rung;
 import org.stratopneum.core.trailside.Situation;
 import org.stratopneum.core.trailside.Ways;
 import org.stratopneum.core.trailside.Where;
+import org.stratopneum.web.json.JsonBody;
+import org.stratopneum.web.json.JsonFields;
 import org.stratopneum.web.kit.AirLines;
 import org.stratopneum.web.trailside.TrailWording;
 

@@ -1,5 +1,6 @@
 package org.stratopneum.web.logbook;
 
+import java.util.List;
 import java.util.UUID;
 
 /** The id is taken by an entry with other content, or what was to be superseded has been superseded meanwhile. */
@@ -7,7 +8,19 @@ public final class LogConflictException extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
+    private final transient List<UUID> ids;
+
     public LogConflictException(UUID id) {
-        super("log entry " + id + " is there already with other content, or was changed meanwhile");
+        this(List.of(id));
+    }
+
+    public LogConflictException(List<UUID> ids) {
+        super("log entries " + ids + " are there already with other content, or were changed meanwhile");
+        this.ids = List.copyOf(ids);
+    }
+
+    /** The entries that cannot be written so. */
+    public List<UUID> ids() {
+        return ids;
     }
 }

@@ -27,6 +27,9 @@ public interface LogMapper {
     /** Whatever entries may be asked about, in the order in which it is offered. */
     List<LogDesk.Subject> subjects();
 
+    /** Everything that was ever written, in the order in which it was, strictly after {@code sequence}. */
+    List<LogRow> after(long sequence, int limit);
+
     /** An entry with all that it supersedes and all that supersede it, oldest first. */
     List<LogRow> chain(UUID id);
 

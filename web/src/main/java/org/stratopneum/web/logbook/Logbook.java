@@ -3,10 +3,12 @@ package org.stratopneum.web.logbook;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -56,27 +58,37 @@ public class Logbook {
      */
     @Transactional
     public Written write(LogEntry entry) {
-        Written written = append(entry);
-        tell(List.of(entry));
-        return written;
+        return writeAll(List.of(entry)).get(0);
     }
 
-    private Written append(LogEntry entry) {
+    /** What came of an entry; empty where its id, or its place, is taken. */
+    private Optional<Written> append(LogEntry entry) {
         if (mapper.append(entry, json.write(entry.detail()), wording.words(entry)) == 1) {
-            return Written.NEW;
+            return Optional.of(Written.NEW);
         }
-        LogRow stored = mapper.entry(entry.id()).orElseThrow(() -> new LogConflictException(entry.id()));
-        if (!sameContent(entry, stored)) {
-            throw new LogConflictException(entry.id());
-        }
-        return Written.REPEATED;
+        return mapper.entry(entry.id())
+                .filter(stored -> sameContent(entry, stored))
+                .map(stored -> Written.REPEATED);
     }
 
-    /** Writes all of {@code entries} or none. */
+    /**
+     * Writes all of {@code entries} or none.
+     *
+     * @return what came of each
+     * @throws LogConflictException with the ids of all that cannot be written
+     */
     @Transactional
-    public void writeAll(List<LogEntry> entries) {
-        entries.forEach(this::append);
+    public List<Written> writeAll(List<LogEntry> entries) {
+        List<Written> written = new ArrayList<>();
+        List<UUID> taken = new ArrayList<>();
+        for (LogEntry entry : entries) {
+            append(entry).ifPresentOrElse(written::add, () -> taken.add(entry.id()));
+        }
+        if (!taken.isEmpty()) {
+            throw new LogConflictException(taken);
+        }
         tell(entries);
+        return written;
     }
 
     private void tell(List<LogEntry> entries) {
@@ -235,6 +247,12 @@ public class Logbook {
         List<UUID> ids = mapper.find(json.terms(named), filter, before, size + 1);
         Map<UUID, LogRow> rows = heads(ids).stream().collect(Collectors.toMap(LogRow::id, row -> row));
         return LogPage.of(ids.stream().map(rows::get).filter(Objects::nonNull).toList(), size);
+    }
+
+    /** Everything that was ever written, superseded and struck entries too, in its order, strictly after a sequence. */
+    @Transactional(readOnly = true)
+    public List<LogRow> after(long sequence, int limit) {
+        return mapper.after(sequence, limit);
     }
 
     /**

@@ -38,6 +38,7 @@ class EveryPageTest {
             SKYLARK,
             SKYLARK + "?bike=9999&luggageRear=300",
             "/log",
+            "/log?words=seal&topic=READINGS&topic=HOLES&hide=on",
             "/garage",
             WHEEL,
             TUBED_WHEEL,
@@ -154,6 +155,7 @@ class EveryPageTest {
             List<String> paths = new ArrayList<>(PAGES);
             paths.add(SLEDGE + "?luggageRear=250");
             paths.add("/log/" + entry() + "/correct");
+            paths.add("/log/" + entry());
             paths.add("/tires/d0000000-0000-4000-8000-000000000701");
             paths.add("/rims/d0000000-0000-4000-8000-000000000501");
             for (String path : paths) {

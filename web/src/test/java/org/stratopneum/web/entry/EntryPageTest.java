@@ -2,17 +2,14 @@ package org.stratopneum.web.entry;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.util.Map;
 import java.util.UUID;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.Pictures;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
@@ -60,7 +57,7 @@ class EntryPageTest {
 
     @Test
     void aPictureStaysWithTheEntryWhateverBecomesOfIt() {
-        assertThat(add(png()).statusCode()).isEqualTo(302);
+        assertThat(add(Pictures.png(30, 20)).statusCode()).isEqualTo(302);
         String photo = guest.ids("/log/" + entry, "/photos/").get(0);
         assertThat(guest.bytes("/photos/" + photo)).startsWith((byte) 0x89, 'P', 'N', 'G');
         String now = note("with a picture").headers().firstValue("Location").orElseThrow();
@@ -92,15 +89,5 @@ class EntryPageTest {
     private HttpResponse<String> add(byte[] file) {
         return guest.upload(
                 "/log/" + entry, "/log/" + entry + "/photos?photo=" + UUID.randomUUID(), "file", "a.png", file);
-    }
-
-    private static byte[] png() {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try {
-            ImageIO.write(new BufferedImage(30, 20, BufferedImage.TYPE_INT_RGB), "png", out);
-        } catch (IOException exception) {
-            throw new IllegalStateException(exception);
-        }
-        return out.toByteArray();
     }
 }

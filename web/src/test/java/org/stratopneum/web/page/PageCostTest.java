@@ -66,6 +66,7 @@ class PageCostTest {
                 "/drill",
                 "/garage",
                 "/log",
+                "/log?words=rear+seal&topic=READINGS",
                 "/bikes/new",
                 "/tires/new",
                 "/rims/new",

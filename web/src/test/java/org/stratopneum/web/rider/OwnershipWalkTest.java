@@ -19,6 +19,7 @@ import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
+import org.stratopneum.web.support.Pictures;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
@@ -158,6 +159,11 @@ class OwnershipWalkTest {
         String other = "/wheels/" + owner.ids("/garage", "/wheels/").get(1) + "/leak";
         ids.put("searches", added(owner, other, other, Map.of()));
         ids.put("rounds", added(owner, "/drill", "/drill", Map.of()));
+        String entry = "/log/" + ids.get("log");
+        owner.upload(entry, entry + "/photos?photo=" + UUID.randomUUID(), "file", "a.png", Pictures.png(3, 2));
+        ids.put("photos", owner.ids(entry, "/photos/").get(0));
+        owner.post("/tokens", "/tokens", Map.of("newId", UUID.randomUUID().toString(), "name", "Gauge", "read", "on"));
+        ids.put("tokens", owner.ids("/tokens", "/tokens/").get(0));
         ids.put("wheelsets", owner.ids("/garage", "/wheelsets/").get(0));
         return ids;
     }
@@ -215,6 +221,7 @@ class OwnershipWalkTest {
         fields.put("tool", "LEVERS");
         fields.put("job", "CLEAN_UP");
         fields.put("wheel", UUID.randomUUID().toString());
+        fields.put("photo", UUID.randomUUID().toString());
         fields.put("pair", UUID.randomUUID().toString());
         fields.put("step", "clean-wipe");
         fields.put("answer", "DONE");

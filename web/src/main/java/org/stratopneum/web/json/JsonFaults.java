@@ -1,4 +1,4 @@
-package org.stratopneum.web.api;
+package org.stratopneum.web.json;
 
 import java.net.URI;
 import java.util.LinkedHashMap;
@@ -12,6 +12,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
@@ -19,28 +20,50 @@ import org.stratopneum.web.wording.ProblemWording;
 import org.stratopneum.web.wording.Wording;
 
 /** Answers faulty input with problem details (RFC 9457) that list every fault. */
-@RestControllerAdvice(basePackageClasses = CalculatorFaults.class)
-class CalculatorFaults extends ResponseEntityExceptionHandler {
+@RestControllerAdvice(basePackages = {"org.stratopneum.web.api", "org.stratopneum.web.scripts"})
+class JsonFaults extends ResponseEntityExceptionHandler {
 
     private static final URI INVALID_INPUT = URI.create("urn:stratopneum:problem:invalid-input");
+
+    private static final URI TAKEN = URI.create("urn:stratopneum:problem:id-taken");
 
     private final ProblemWording problemWording;
     private final Wording wording;
 
-    CalculatorFaults(ProblemWording problemWording, Wording wording) {
+    JsonFaults(ProblemWording problemWording, Wording wording) {
         this.problemWording = problemWording;
         this.wording = wording;
     }
 
     @ExceptionHandler(InvalidInputException.class)
     ResponseEntity<Object> invalid(InvalidInputException exception, WebRequest request) {
-        ProblemDetail detail = ProblemDetail.forStatus(HttpStatus.BAD_REQUEST);
-        detail.setType(INVALID_INPUT);
-        detail.setTitle(wording.text("api.invalid.title"));
-        detail.setDetail(wording.text("api.invalid.detail", exception.problems().size()));
-        List<Map<String, Object>> errors =
-                exception.problems().stream().map(this::error).toList();
-        detail.setProperty("errors", errors);
+        return answer(HttpStatus.BAD_REQUEST, INVALID_INPUT, "invalid", exception.problems(), exception, request);
+    }
+
+    @ExceptionHandler(IdsTakenException.class)
+    ResponseEntity<Object> taken(IdsTakenException exception, WebRequest request) {
+        return answer(HttpStatus.CONFLICT, TAKEN, "taken", exception.problems(), exception, request);
+    }
+
+    /** A number of the address that is none. */
+    @ExceptionHandler(MethodArgumentTypeMismatchException.class)
+    ResponseEntity<Object> mistyped(MethodArgumentTypeMismatchException exception, WebRequest request) {
+        List<Problem> problems = List.of(Problem.of(exception.getName(), Problem.WRONG_TYPE));
+        return answer(HttpStatus.BAD_REQUEST, INVALID_INPUT, "invalid", problems, exception, request);
+    }
+
+    private ResponseEntity<Object> answer(
+            HttpStatus status,
+            URI type,
+            String words,
+            List<Problem> problems,
+            Exception exception,
+            WebRequest request) {
+        ProblemDetail detail = ProblemDetail.forStatus(status);
+        detail.setType(type);
+        detail.setTitle(wording.text("api." + words + ".title"));
+        detail.setDetail(wording.text("api." + words + ".detail", problems.size()));
+        detail.setProperty("errors", problems.stream().map(this::error).toList());
         return handleExceptionInternal(
                 exception, detail, new HttpHeaders(), HttpStatusCode.valueOf(detail.getStatus()), request);
     }

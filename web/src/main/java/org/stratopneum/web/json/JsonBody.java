@@ -1,7 +1,8 @@
-package org.stratopneum.web.api;
+package org.stratopneum.web.json;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.util.List;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
@@ -14,13 +15,16 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Turns the body of a request into a JSON tree: the strict grammar, no field twice, nothing after the end. */
 @Component
-class JsonBody {
+public class JsonBody {
 
-    static final String NOT_JSON = "not-json";
-    static final String TOO_LARGE = "too-large";
+    public static final String NOT_JSON = "not-json";
+    public static final String TOO_LARGE = "too-large";
 
     /** No question to a calculator comes near this (bytes). */
     private static final int LARGEST = 256 * 1024;
+
+    /** An entry with its longest note (bytes). */
+    private static final int EACH = 8 * 1024;
 
     private final JsonMapper mapper = JsonMapper.builder(JsonFactory.builder()
                     .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
@@ -32,12 +36,21 @@ class JsonBody {
      * @throws InvalidInputException with one fault on {@code $} when the body is not JSON, or larger than any question
      * @throws IOException when the body cannot be received
      */
-    JsonFields read(HttpServletRequest request) throws IOException {
-        byte[] body = request.getInputStream().readNBytes(LARGEST + 1);
-        if (body.length > LARGEST) {
-            throw new InvalidInputException(new Problem("$", TOO_LARGE, LARGEST / 1024.0, null, "kB"));
+    public JsonFields read(HttpServletRequest request) throws IOException {
+        return JsonFields.root(tree(body(request, LARGEST)));
+    }
+
+    /** The same where one object or a list of at most {@code most} may come, of a little more than as many bytes each. */
+    public List<JsonFields> readOneOrMore(HttpServletRequest request, int most) throws IOException {
+        return JsonFields.oneOrMore(tree(body(request, most * EACH)), most);
+    }
+
+    private static byte[] body(HttpServletRequest request, int largest) throws IOException {
+        byte[] body = request.getInputStream().readNBytes(largest + 1);
+        if (body.length > largest) {
+            throw new InvalidInputException(new Problem("$", TOO_LARGE, largest / 1024.0, null, "kB"));
         }
-        return JsonFields.root(tree(body));
+        return body;
     }
 
     private JsonNode tree(byte[] body) {

@@ -1,4 +1,4 @@
-package org.stratopneum.web.api;
+package org.stratopneum.web.json;
 
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -7,7 +7,7 @@ import java.time.OffsetDateTime;
 import java.util.Optional;
 
 /** Reads days and moments as JSON writes them; those that no tire was filled in are none. */
-final class JsonTimes {
+public final class JsonTimes {
 
     /** No tire was filled before, and nobody asks beyond. */
     private static final int FIRST_YEAR = 1990;

@@ -1,4 +1,4 @@
-package org.stratopneum.web.api;
+package org.stratopneum.web.json;
 
 import java.time.Instant;
 import java.time.LocalDate;
@@ -10,8 +10,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
@@ -23,13 +25,16 @@ import tools.jackson.databind.JsonNode;
  * Absent and null are the same. A fault gives a stand-in value; nothing is built from it, because {@link #build} and
  * {@link #finish} come out empty where anything was wrong.
  */
-final class JsonFields {
+public final class JsonFields {
 
-    static final String UNKNOWN_FIELD = "unknown-field";
-    static final String UNKNOWN_VALUE = "unknown-value";
-    static final String NOT_WHOLE = "not-whole";
-    static final String NOT_A_DAY = "not-a-day";
-    static final String NOT_A_MOMENT = "not-a-moment";
+    public static final String NOT_AN_ID = "not-an-id";
+    private static final Pattern UUIDS = Pattern.compile("[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}");
+
+    public static final String UNKNOWN_FIELD = "unknown-field";
+    public static final String UNKNOWN_VALUE = "unknown-value";
+    public static final String NOT_WHOLE = "not-whole";
+    public static final String NOT_A_DAY = "not-a-day";
+    public static final String NOT_A_MOMENT = "not-a-moment";
 
     private final JsonNode node;
     private final String path;
@@ -43,7 +48,7 @@ final class JsonFields {
         this.problems = problems;
     }
 
-    static JsonFields root(JsonNode node) {
+    public static JsonFields root(JsonNode node) {
         Problems problems = new Problems();
         if (!node.isObject()) {
             problems.add(Problem.of("$", Problem.WRONG_TYPE));
@@ -52,7 +57,82 @@ final class JsonFields {
         return new JsonFields(node, "", problems);
     }
 
-    private String at(String field) {
+    /**
+     * The one object that {@code node} is, or the objects of its list.
+     *
+     * @param most longest list
+     */
+    public static List<JsonFields> oneOrMore(JsonNode node, int most) {
+        if (!node.isArray()) {
+            return List.of(root(node));
+        }
+        Problems problems = new Problems();
+        if (node.isEmpty() || node.size() > most) {
+            problems.add(new Problem(
+                    "$", node.isEmpty() ? Problem.MISSING : "too-many", (double) most, (double) node.size(), ""));
+            problems.throwIfAny();
+        }
+        List<JsonFields> items = new ArrayList<>();
+        for (int i = 0; i < node.size(); i++) {
+            String path = "[" + i + "]";
+            if (!node.get(i).isObject()) {
+                problems.add(Problem.of(path, Problem.WRONG_TYPE));
+            }
+            items.add(new JsonFields(node.get(i).isObject() ? node.get(i) : null, path, problems));
+        }
+        return items;
+    }
+
+    /** An identifier (RFC 9562), or null. */
+    public UUID id(String field) {
+        JsonNode value = present(field).orElse(null);
+        if (value == null) {
+            return null;
+        }
+        String text = value.isString() ? value.asString() : "";
+        if (!UUIDS.matcher(text).matches()) {
+            problems.add(Problem.of(at(field), value.isString() ? NOT_AN_ID : Problem.WRONG_TYPE));
+            return null;
+        }
+        return UUID.fromString(text);
+    }
+
+    /** A text of at most so many characters, or null. */
+    public String text(String field, int longest) {
+        JsonNode value = present(field).orElse(null);
+        String text = value == null ? null : text(value, at(field));
+        if (text != null && text.length() > longest) {
+            problems.add(new Problem(at(field), "too-long", (double) longest, (double) text.length(), null));
+            return null;
+        }
+        return text;
+    }
+
+    /** The numbers of a list that may be absent. */
+    public List<Double> numbers(String field, Range range) {
+        JsonNode value = present(field).orElse(null);
+        if (value == null || !value.isArray()) {
+            if (value != null) {
+                problems.add(Problem.of(at(field), Problem.WRONG_TYPE));
+            }
+            return List.of();
+        }
+        List<Double> numbers = new ArrayList<>();
+        for (int i = 0; i < value.size(); i++) {
+            String where = at(field) + "[" + i + "]";
+            if (value.get(i).isNumber()) {
+                double number = value.get(i).numberValue().doubleValue();
+                range.problemOf(where, number).ifPresent(problems::add);
+                numbers.add(number);
+            } else {
+                problems.add(Problem.of(where, Problem.WRONG_TYPE));
+            }
+        }
+        return numbers;
+    }
+
+    /** Where a field of this object stands. */
+    public String at(String field) {
         return path.isEmpty() ? field : path + "." + field;
     }
 
@@ -64,23 +144,23 @@ final class JsonFields {
         return Optional.ofNullable(node.get(field)).filter(value -> !value.isNull());
     }
 
-    boolean has(String field) {
+    public boolean has(String field) {
         return present(field).isPresent();
     }
 
     /** Adds the fault "missing", unless the whole object is missing or faulty itself. */
-    void missing(String field) {
+    public void missing(String field) {
         if (node != null) {
             problems.add(Problem.of(at(field), Problem.MISSING));
         }
     }
 
-    void add(Problem problem) {
+    public void add(Problem problem) {
         problems.add(problem.under(path));
     }
 
     /** A number that must be there. */
-    double number(String field, Range range) {
+    public double number(String field, Range range) {
         Double value = optionalNumber(field, range);
         if (value == null) {
             if (!has(field)) {
@@ -91,12 +171,12 @@ final class JsonFields {
         return value;
     }
 
-    double number(String field, Range range, double otherwise) {
+    public double number(String field, Range range, double otherwise) {
         Double value = optionalNumber(field, range);
         return value == null ? otherwise : value;
     }
 
-    Double optionalNumber(String field, Range range) {
+    public Double optionalNumber(String field, Range range) {
         JsonNode value = present(field).orElse(null);
         if (value == null) {
             return null;
@@ -112,16 +192,16 @@ final class JsonFields {
         return problem.isPresent() ? null : number;
     }
 
-    boolean flag(String field) {
+    public boolean flag(String field) {
         return flag(field, false);
     }
 
-    boolean flag(String field, boolean otherwise) {
+    public boolean flag(String field, boolean otherwise) {
         Boolean value = optionalFlag(field);
         return value == null ? otherwise : value;
     }
 
-    Boolean optionalFlag(String field) {
+    public Boolean optionalFlag(String field) {
         JsonNode value = present(field).orElse(null);
         if (value == null) {
             return null;
@@ -134,7 +214,7 @@ final class JsonFields {
     }
 
     /** A flag that must be there. */
-    boolean requiredFlag(String field) {
+    public boolean requiredFlag(String field) {
         if (!has(field)) {
             missing(field);
         }
@@ -142,12 +222,12 @@ final class JsonFields {
     }
 
     /** A whole number; a fault where it is broken. */
-    int whole(String field, Range range, int otherwise) {
+    public int whole(String field, Range range, int otherwise) {
         Integer value = optionalWhole(field, range);
         return value == null ? otherwise : value;
     }
 
-    Integer optionalWhole(String field, Range range) {
+    public Integer optionalWhole(String field, Range range) {
         Double value = optionalNumber(field, range);
         if (value != null && value != Math.rint(value)) {
             problems.add(Problem.of(at(field), NOT_WHOLE));
@@ -157,7 +237,7 @@ final class JsonFields {
     }
 
     /** How many; true is one, false and nothing are none. */
-    int count(String field, Range range) {
+    public int count(String field, Range range) {
         JsonNode value = present(field).orElse(null);
         if (value != null && value.isBoolean()) {
             return value.asBoolean() ? 1 : 0;
@@ -165,7 +245,7 @@ final class JsonFields {
         return whole(field, range, 0);
     }
 
-    <E extends Enum<E>> Optional<E> choice(String field, Class<E> type) {
+    public <E extends Enum<E>> Optional<E> choice(String field, Class<E> type) {
         JsonNode value = present(field).orElse(null);
         if (value == null) {
             return Optional.empty();
@@ -183,7 +263,7 @@ final class JsonFields {
         return constant;
     }
 
-    <E extends Enum<E>> Optional<E> requiredChoice(String field, Class<E> type) {
+    public <E extends Enum<E>> Optional<E> requiredChoice(String field, Class<E> type) {
         if (!has(field)) {
             missing(field);
         }
@@ -191,12 +271,12 @@ final class JsonFields {
     }
 
     /** A day that must be there, as YYYY-MM-DD. */
-    Optional<LocalDate> day(String field) {
+    public Optional<LocalDate> day(String field) {
         return time(field, JsonTimes::day, NOT_A_DAY);
     }
 
     /** A moment that must be there, as an RFC 3339 date and time with its offset. */
-    Optional<Instant> moment(String field) {
+    public Optional<Instant> moment(String field) {
         return time(field, JsonTimes::moment, NOT_A_MOMENT);
     }
 
@@ -214,7 +294,7 @@ final class JsonFields {
     }
 
     /** An object that must be there; where it is not, its fields report nothing more. */
-    JsonFields object(String field) {
+    public JsonFields object(String field) {
         JsonNode value = present(field).orElse(null);
         if (value == null) {
             missing(field);
@@ -226,17 +306,17 @@ final class JsonFields {
     }
 
     /** An object that may be absent; then empty. */
-    Optional<JsonFields> optionalObject(String field) {
+    public Optional<JsonFields> optionalObject(String field) {
         return has(field) ? Optional.of(object(field)) : Optional.empty();
     }
 
     /** The objects of a list that may be absent; then none. */
-    List<JsonFields> optionalObjects(String field) {
+    public List<JsonFields> optionalObjects(String field) {
         return has(field) ? objects(field) : List.of();
     }
 
     /** The objects of a list that must be there. */
-    List<JsonFields> objects(String field) {
+    public List<JsonFields> objects(String field) {
         JsonNode value = present(field).orElse(null);
         if (value == null) {
             missing(field);
@@ -259,7 +339,7 @@ final class JsonFields {
     }
 
     /** The texts of a list that may be absent; one that is no text is a fault, and null here. */
-    List<String> texts(String field) {
+    public List<String> texts(String field) {
         JsonNode value = present(field).orElse(null);
         if (value == null) {
             return List.of();
@@ -276,7 +356,7 @@ final class JsonFields {
     }
 
     /** The texts of an object that may be absent, by their names; one that is no text is a fault, and left out. */
-    Map<String, String> textsByName(String field) {
+    public Map<String, String> textsByName(String field) {
         JsonNode value = present(field).orElse(null);
         Map<String, String> texts = new LinkedHashMap<>();
         if (value == null) {
@@ -310,7 +390,7 @@ final class JsonFields {
     }
 
     /** Builds from fields read before; faults found in building are put under this object. Empty where any was. */
-    <T> Optional<T> build(Supplier<T> supplier) {
+    public <T> Optional<T> build(Supplier<T> supplier) {
         if (node == null || (path.isEmpty() ? !problems.isEmpty() : problems.touches(path))) {
             return Optional.empty();
         }
@@ -327,7 +407,7 @@ final class JsonFields {
      *
      * @throws InvalidInputException with every fault, the fields that nobody asked for included
      */
-    void finish() {
+    public void finish() {
         refuseUnknown();
         problems.throwIfAny();
     }

@@ -1,0 +1,43 @@
+package org.stratopneum.web.bikes;
+
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.UUID;
+
+/** All wheels of a rider, and which tire was on each at any moment. */
+public final class FittedTires {
+
+    private final Map<UUID, Wheel> wheels = new LinkedHashMap<>();
+    private final Map<UUID, TreeMap<Instant, Optional<UUID>>> changes = new HashMap<>();
+
+    FittedTires(List<Wheel> wheels, List<FittingMapper.Change> changes) {
+        wheels.forEach(wheel -> this.wheels.put(wheel.id(), wheel));
+        changes.forEach(change -> this.changes
+                .computeIfAbsent(change.wheelId(), wheel -> new TreeMap<>())
+                .put(change.at(), Optional.ofNullable(change.tireId())));
+    }
+
+    /** A wheel with what it is called. */
+    public record Wheel(UUID id, UUID bikeId, WheelPosition position, String bikeName, String wheelsetName) {}
+
+    /** Bike by bike. */
+    public List<Wheel> wheels() {
+        return List.copyOf(wheels.values());
+    }
+
+    public Optional<Wheel> wheel(UUID id) {
+        return Optional.ofNullable(wheels.get(id));
+    }
+
+    /** The tire that was on a wheel at a moment; empty where none was, or the log does not reach back so far. */
+    public Optional<UUID> tireOn(UUID wheel, Instant at) {
+        TreeMap<Instant, Optional<UUID>> known = changes.get(wheel);
+        Map.Entry<Instant, Optional<UUID>> last = known == null ? null : known.floorEntry(at);
+        return last == null ? Optional.empty() : last.getValue();
+    }
+}

@@ -1,0 +1,32 @@
+package org.stratopneum.web.bikes;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+/** Reads which wheels there are, and which tire was on each when. */
+@Mapper
+interface FittingMapper {
+
+    /** A tire that went on, or null where one came off. */
+    record Change(UUID wheelId, Instant at, UUID tireId) {}
+
+    @Select("""
+            select w.id, ws.bike_id, w.position, b.name as bike_name, ws.name as wheelset_name
+            from wheel w
+            join wheelset ws on (ws.owner, ws.id) = (w.owner, w.wheelset_id)
+            join bike b on (b.owner, b.id) = (ws.owner, ws.bike_id)
+            order by b.position, b.name, ws.name, w.position desc, w.id
+            """)
+    List<FittedTires.Wheel> wheels();
+
+    @Select("""
+            select wheel_id, happened_at as at, case when kind = 'TIRE_FITTED' then tire_id end as tire_id
+            from log_current
+            where kind in ('TIRE_FITTED', 'TIRE_REMOVED')
+            order by happened_at, sequence
+            """)
+    List<Change> changes();
+}
