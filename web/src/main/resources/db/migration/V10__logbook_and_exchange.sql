@@ -11,9 +11,9 @@ create function words_of_entry(kind text, detail jsonb, words text, note text) r
   $$;
 
 alter table log_entry
-  add column found tsvector not null generated always as (words_of_entry(kind, detail, words, note)) stored;
+  add column lexemes tsvector not null generated always as (words_of_entry(kind, detail, words, note)) stored;
 
-create index log_entry_of_words on log_entry using gin (found);
+create index log_entry_of_words on log_entry using gin (lexemes);
 -- what a script reads on from
 create index log_entry_by_sequence on log_entry (owner, sequence);
 create index log_entry_of_kind on log_entry (owner, kind, happened_at desc, sequence desc);
@@ -58,7 +58,7 @@ begin
   for term in select value from jsonb_array_elements(terms) loop
     -- words that every text has
     continue when numnode(plainto_tsquery('english', term ->> 'words')) = 0;
-    has := format('e.found @@ plainto_tsquery(''english'', %L)', term ->> 'words');
+    has := format('e.lexemes @@ plainto_tsquery(''english'', %L)', term ->> 'words');
     for named in select key, value from jsonb_each(term -> 'named') loop
       if named.key not in ('bike_id', 'wheelset_id', 'wheel_id', 'tire_id', 'gauge_id', 'place_id', 'part_id') then
         raise exception 'an entry names no %', named.key;
@@ -138,3 +138,82 @@ begin
 end
 $$;
 grant select, insert, update, delete on photo, api_token to ${appRole};
+
+-- A file that is brought in: kept in pieces until it is in, so that any process can go on with it, with how it is
+-- understood, how far it has come, and what is wrong with it.
+create table import_run (
+  owner          uuid not null default current_rider() references rider on delete cascade,
+  id             uuid not null,
+  format         text not null check (format in ('CSV', 'ARCHIVE')),
+  file_name      text not null check (length(file_name) <= 200),
+  bytes          bigint not null check (bytes > 0),
+  sha256         bytea not null check (length(sha256) = 32),
+  settings       jsonb not null default '{}' check (jsonb_typeof(settings) = 'object'),
+  state          text not null check (state in ('RECEIVED', 'CHECKING', 'CHECKED', 'RUNNING', 'DONE', 'FAILED', 'UNDONE')),
+  bytes_read     bigint not null default 0,
+  rows_read      integer not null default 0,
+  added          integer not null default 0,
+  repeated       integer not null default 0,
+  fault_count    integer not null default 0,
+  faults         jsonb not null default '[]' check (jsonb_typeof(faults) = 'array'),
+  was_empty      boolean not null default false,
+  last_sequence  bigint,
+  made_at        timestamptz not null,
+  beat_at        timestamptz not null,
+  version        integer not null default 1,
+  primary key (owner, id)
+);
+
+create table import_piece (
+  owner      uuid not null default current_rider() references rider on delete cascade,
+  import_id  uuid not null,
+  number     integer not null check (number >= 0),
+  content    bytea not null,
+  primary key (owner, import_id, number),
+  foreign key (owner, import_id) references import_run on delete cascade
+);
+alter table import_piece alter column content set storage external;
+
+do $$
+declare
+  fenced text;
+begin
+  foreach fenced in array array['import_run', 'import_piece']
+  loop
+    execute format('alter table %I enable row level security', fenced);
+    execute format(
+      'create policy own_rows on %I using (owner = current_rider()) with check (owner = current_rider())', fenced);
+  end loop;
+end
+$$;
+grant select, insert, update, delete on import_run, import_piece to ${appRole};
+
+-- Takes everything of a garage out again, log and all: for an archive that was brought into an empty garage, as long as
+-- nothing was written since. The application may delete nothing of the log, so this runs with the rights of its owner,
+-- and looks once more.
+create function take_garage_out(import uuid) returns boolean
+  language plpgsql security definer set search_path = public, pg_temp
+  as $$
+declare
+  me     uuid := current_rider();
+  emptied text;
+begin
+  perform 1 from import_run
+  where owner = me and id = import and format = 'ARCHIVE' and state = 'DONE' and was_empty
+    and last_sequence is not distinct from (select max(sequence) from log_entry where owner = me)
+  for update;
+  if not found then
+    return false;
+  end if;
+  foreach emptied in array array[
+    'kit', 'drill_step', 'drill_round', 'leak_spot', 'leak_search_step', 'leak_search', 'agenda_mark', 'follow_up',
+    'wheel_care', 'job_card_answer', 'job_card_wheel', 'job_card', 'dialled', 'gauge_pair', 'photo', 'log_entry',
+    'track_piece', 'track', 'shelf_item', 'wheel', 'tire', 'rim', 'wheelset', 'bike_ground', 'bike', 'gauge', 'place']
+  loop
+    execute format('delete from %I where owner = $1', emptied) using me;
+  end loop;
+  return true;
+end
+$$;
+revoke execute on function take_garage_out(uuid) from public;
+grant execute on function take_garage_out(uuid) to ${appRole};

@@ -14,8 +14,12 @@ public final class FittedTires {
 
     private final Map<UUID, Wheel> wheels = new LinkedHashMap<>();
     private final Map<UUID, TreeMap<Instant, Optional<UUID>>> changes = new HashMap<>();
+    private final Map<UUID, TreeMap<Instant, UUID>> mountings = new HashMap<>();
 
-    FittedTires(List<Wheel> wheels, List<FittingMapper.Change> changes) {
+    FittedTires(List<Wheel> wheels, List<FittingMapper.Change> changes, List<FittingMapper.Mounting> mountings) {
+        mountings.forEach(mounting -> this.mountings
+                .computeIfAbsent(mounting.bikeId(), bike -> new TreeMap<>())
+                .put(mounting.at(), mounting.wheelsetId()));
         wheels.forEach(wheel -> this.wheels.put(wheel.id(), wheel));
         changes.forEach(change -> this.changes
                 .computeIfAbsent(change.wheelId(), wheel -> new TreeMap<>())
@@ -23,7 +27,8 @@ public final class FittedTires {
     }
 
     /** A wheel with what it is called. */
-    public record Wheel(UUID id, UUID bikeId, WheelPosition position, String bikeName, String wheelsetName) {}
+    public record Wheel(
+            UUID id, UUID bikeId, UUID wheelsetId, WheelPosition position, String bikeName, String wheelsetName) {}
 
     /** Bike by bike. */
     public List<Wheel> wheels() {
@@ -32,6 +37,16 @@ public final class FittedTires {
 
     public Optional<Wheel> wheel(UUID id) {
         return Optional.ofNullable(wheels.get(id));
+    }
+
+    /** The wheel that was in a bike at a moment; before the first pair of which the log knows, that of the first. */
+    public Optional<Wheel> wheelIn(UUID bike, WheelPosition position, Instant at) {
+        TreeMap<Instant, UUID> known = mountings.getOrDefault(bike, new TreeMap<>());
+        Map.Entry<Instant, UUID> last = known.floorEntry(at) == null ? known.firstEntry() : known.floorEntry(at);
+        return wheels.values().stream()
+                .filter(wheel -> wheel.bikeId().equals(bike) && wheel.position() == position)
+                .filter(wheel -> last == null || wheel.wheelsetId().equals(last.getValue()))
+                .findFirst();
     }
 
     /** The tire that was on a wheel at a moment; empty where none was, or the log does not reach back so far. */

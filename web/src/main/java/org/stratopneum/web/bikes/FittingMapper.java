@@ -14,13 +14,22 @@ interface FittingMapper {
     record Change(UUID wheelId, Instant at, UUID tireId) {}
 
     @Select("""
-            select w.id, ws.bike_id, w.position, b.name as bike_name, ws.name as wheelset_name
+            select w.id, ws.bike_id, ws.id as wheelset_id, w.position, b.name as bike_name, ws.name as wheelset_name
             from wheel w
             join wheelset ws on (ws.owner, ws.id) = (w.owner, w.wheelset_id)
             join bike b on (b.owner, b.id) = (ws.owner, ws.bike_id)
             order by b.position, b.name, ws.name, w.position desc, w.id
             """)
     List<FittedTires.Wheel> wheels();
+
+    /** A pair that went into a bike. */
+    record Mounting(UUID bikeId, Instant at, UUID wheelsetId) {}
+
+    @Select("""
+            select bike_id, happened_at as at, wheelset_id from log_current
+            where kind = 'WHEELSET_MOUNTED' order by happened_at, sequence
+            """)
+    List<Mounting> mountings();
 
     @Select("""
             select wheel_id, happened_at as at, case when kind = 'TIRE_FITTED' then tire_id end as tire_id

@@ -15,6 +15,6 @@ public class Fittings {
 
     @Transactional(readOnly = true)
     public FittedTires all() {
-        return new FittedTires(mapper.wheels(), mapper.changes());
+        return new FittedTires(mapper.wheels(), mapper.changes(), mapper.mountings());
     }
 }

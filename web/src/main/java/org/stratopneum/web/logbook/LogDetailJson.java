@@ -22,6 +22,10 @@ class LogDetailJson {
         return json.writeValueAsString(terms);
     }
 
+    String list(List<LogIntake.Taken> entries) {
+        return json.writeValueAsString(entries);
+    }
+
     LogDetail read(LogRow row) {
         if (row.detailVersion() != 1) {
             throw new IllegalStateException(

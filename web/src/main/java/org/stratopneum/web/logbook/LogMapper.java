@@ -1,10 +1,12 @@
 package org.stratopneum.web.logbook;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.cursor.Cursor;
 
 /** Reads the log and appends to it; there is nothing here that changes an entry. */
 @Mapper
@@ -26,6 +28,21 @@ public interface LogMapper {
 
     /** Whatever entries may be asked about, in the order in which it is offered. */
     List<LogDesk.Subject> subjects();
+
+    /** Appends those of a list of entries that are not there yet, in their order; the number of them. */
+    int appendAll(String list);
+
+    /** The entries of some ids, superseded ones too. */
+    List<LogRow> among(Collection<UUID> ids);
+
+    /** Strikes through, or puts back, what one file brought and is still the last word. */
+    int supersedeAll(String reference, boolean strike, Instant at);
+
+    /** Bikes of which a file brought rides. */
+    List<UUID> bikesOf(String reference);
+
+    /** What holds of some kinds, oldest first, a few rows at a time. */
+    Cursor<LogRow> stream(Collection<LogKind> kinds);
 
     /** Everything that was ever written, in the order in which it was, strictly after {@code sequence}. */
     List<LogRow> after(long sequence, int limit);

@@ -56,6 +56,12 @@ public class LogWording {
 
     /** The words of what an entry says by itself, without names and numbers: it is found by them. */
     String words(LogEntry entry) {
+        String words = WITH_DIGITS.matcher(says(entry, NOBODY)).replaceAll(" ");
+        return words.substring(0, Math.min(words.length(), MOST_WORDS)).strip();
+    }
+
+    /** What an entry says that is not written yet, without the names of what it is about. */
+    public String says(LogEntry entry, Rider rider) {
         LogSubject about = entry.subject();
         LogRow row = new LogRow(
                 entry.id(),
@@ -88,8 +94,7 @@ public class LogWording {
                 null,
                 "",
                 null);
-        String words = WITH_DIGITS.matcher(what(row, entry.detail(), NOBODY)).replaceAll(" ");
-        return words.substring(0, Math.min(words.length(), MOST_WORDS)).strip();
+        return what(row, entry.detail(), rider);
     }
 
     /** "rear" or "front"; nothing where the entry is about both wheels. */

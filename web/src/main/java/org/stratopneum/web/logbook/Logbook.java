@@ -1,5 +1,7 @@
 package org.stratopneum.web.logbook;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -11,7 +13,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import org.apache.ibatis.cursor.Cursor;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -249,6 +253,16 @@ public class Logbook {
         return LogPage.of(ids.stream().map(rows::get).filter(Objects::nonNull).toList(), size);
     }
 
+    /** Gives all that holds of some kinds, oldest first, one by one: they need not stand in memory. */
+    @Transactional(readOnly = true)
+    public void each(Collection<LogKind> kinds, Consumer<LogRow> reader) {
+        try (Cursor<LogRow> rows = mapper.stream(kinds)) {
+            rows.forEach(reader);
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
+        }
+    }
+
     /** Everything that was ever written, superseded and struck entries too, in its order, strictly after a sequence. */
     @Transactional(readOnly = true)
     public List<LogRow> after(long sequence, int limit) {
@@ -294,7 +308,7 @@ public class Logbook {
         return json.read(kind, text);
     }
 
-    private boolean sameContent(LogEntry entry, LogRow stored) {
+    boolean sameContent(LogEntry entry, LogRow stored) {
         boolean momentMatters = stored.hasOwnMoment() || !entry.happenedAt().equals(entry.writtenAt());
         return json.same(entry.detail(), stored)
                 && entry.subject().equals(stored.subject())

@@ -59,6 +59,7 @@ class SecurityConfiguration {
         "/trailside/tire.json",
         "/worker.js",
         "/manifest.webmanifest",
+        "/archive-1.schema.json",
         "/keys",
         "/sign-in",
         "/sign-up",

@@ -1,0 +1,184 @@
+package org.stratopneum.web.csv;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.UncheckedIOException;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.quantity.QuantityUnit;
+import org.stratopneum.web.logbook.LogDetail;
+import org.stratopneum.web.logbook.LogKind;
+import org.stratopneum.web.logbook.LogLine;
+import org.stratopneum.web.logbook.LogRow;
+import org.stratopneum.web.logbook.LogWording;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.logbook.Ridden;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.wording.Numbers;
+
+/** Writes what holds in the log as tables, in the rider's units, with headings by which they are brought in again. */
+@Service
+public class CsvExport {
+
+    /** What a table holds. */
+    public enum Sort {
+        READINGS(LogKind.READINGS),
+        SEALANT(List.of(LogKind.SEALANT_ADDED, LogKind.SEALANT_DIPPED)),
+        RIDES(List.of(LogKind.RIDDEN)),
+        LOG(List.of(LogKind.values()));
+
+        private final Collection<LogKind> kinds;
+
+        Sort(Collection<LogKind> kinds) {
+            this.kinds = kinds;
+        }
+    }
+
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss");
+
+    /** A spreadsheet takes a text that begins so for a formula, and does what it says. */
+    private static final Pattern FORMULA = Pattern.compile("^[=+\\-@\\t\\r].*", Pattern.DOTALL);
+
+    private static final int DECIMALS = 4;
+
+    private final Logbook logbook;
+    private final LogWording wording;
+    private final Riders riders;
+
+    CsvExport(Logbook logbook, LogWording wording, Riders riders) {
+        this.logbook = logbook;
+        this.wording = wording;
+        this.riders = riders;
+    }
+
+    /** UTF-8 with its mark, by which spreadsheets know it; commas, lines ended as RFC 4180 says. */
+    @Transactional(readOnly = true)
+    public void write(Sort sort, OutputStream out) throws IOException {
+        Rider rider = riders.self();
+        Writer letters = new OutputStreamWriter(out, StandardCharsets.UTF_8);
+        letters.write('\uFEFF');
+        CSVPrinter printer = new CSVPrinter(letters, CSVFormat.RFC4180);
+        printer.printRecord(headings(sort, rider));
+        logbook.each(sort.kinds, row -> {
+            try {
+                printer.printRecord(cells(sort, row, rider));
+            } catch (IOException exception) {
+                throw new UncheckedIOException(exception);
+            }
+        });
+        printer.flush();
+    }
+
+    private static List<String> headings(Sort sort, Rider rider) {
+        String pressure = "pressure (" + rider.pressureUnit().symbol() + ")";
+        String temperature = "temperature (" + rider.temperatureUnit().symbol() + ")";
+        return switch (sort) {
+            case READINGS ->
+                List.of("date", "time", "bike", "wheel", pressure, "state", temperature, "gauge", "tire", "note");
+            case SEALANT ->
+                List.of(
+                        "date",
+                        "time",
+                        "bike",
+                        "wheel",
+                        "sealant (" + rider.volumeUnit().symbol() + ")",
+                        "depth (" + rider.lengthUnit().symbol() + ")",
+                        "bottle",
+                        "tire",
+                        "note");
+            case RIDES ->
+                List.of(
+                        "date",
+                        "time",
+                        "bike",
+                        "distance (" + rider.distanceUnit().symbol() + ")",
+                        "climb (m)",
+                        "minutes",
+                        "wet",
+                        "ground",
+                        "note");
+            case LOG -> List.of("date", "time", "bike", "wheel", "wheelset", "tire", "kind", "what", "note");
+        };
+    }
+
+    private List<String> cells(Sort sort, LogRow row, Rider rider) {
+        List<String> cells = new ArrayList<>(List.of(
+                LocalDate.ofInstant(row.happenedAt(), rider.zoneId()).toString(),
+                CLOCK.format(LocalTime.ofInstant(row.happenedAt(), rider.zoneId())),
+                text(row.bikeName())));
+        LogDetail detail = logbook.detailOf(row);
+        if (sort == Sort.LOG) {
+            LogLine line = wording.line(row, rider);
+            cells.addAll(List.of(
+                    text(line.where()),
+                    text(row.wheelsetName()),
+                    text(row.tireName()),
+                    row.kind().name(),
+                    text(line.what())));
+        } else if (detail instanceof Ridden ridden) {
+            cells.addAll(Arrays.asList(
+                    number(ridden.distanceM() == null ? null : ridden.distanceM() / 1000, rider.distanceUnit()),
+                    ridden.climbM() == null ? "" : Numbers.upTo(ridden.climbM(), DECIMALS),
+                    ridden.minutes() == null ? "" : Numbers.upTo(ridden.minutes(), DECIMALS),
+                    ridden.wet() ? "yes" : "no",
+                    ground(ridden)));
+        } else {
+            cells.add(text(wording.line(row, rider).where()));
+            cells.addAll(wheel(row, detail, rider));
+        }
+        cells.add(text(row.note()));
+        return cells;
+    }
+
+    private static List<String> wheel(LogRow row, LogDetail detail, Rider rider) {
+        if (detail instanceof LogDetail.GaugeRead read) {
+            return List.of(
+                    number(read.gaugeKpa(), rider.pressureUnit()),
+                    read.afterInflation() ? "set" : "found",
+                    number(row.temperatureC(), rider.temperatureUnit()),
+                    text(row.gaugeName()),
+                    text(row.tireName()));
+        }
+        String ml = detail instanceof LogDetail.SealantAdded added ? number(added.volumeMl(), rider.volumeUnit()) : "";
+        String depths = detail instanceof LogDetail.SealantDipped dipped
+                ? dipped.depthsMm().stream()
+                        .map(depth -> number(depth, rider.lengthUnit()))
+                        .collect(Collectors.joining(" "))
+                : "";
+        return List.of(ml, depths, text(row.partName()), text(row.tireName()));
+    }
+
+    private static String ground(Ridden ridden) {
+        Map<String, Double> shares = new TreeMap<>();
+        ridden.ground().forEach((ground, share) -> shares.put(ground.name(), share));
+        return shares.entrySet().stream()
+                .map(share -> share.getKey() + " " + Numbers.upTo(share.getValue() * 100, 1) + " %")
+                .collect(Collectors.joining("; "));
+    }
+
+    private static String number(Double value, QuantityUnit unit) {
+        return value == null ? "" : Numbers.upTo(unit.fromCore(value), DECIMALS);
+    }
+
+    /** A text that a spreadsheet would take for a formula gets an apostrophe, which it shows as nothing. */
+    static String text(String text) {
+        return text == null ? "" : FORMULA.matcher(text).matches() ? "'" + text : text;
+    }
+}

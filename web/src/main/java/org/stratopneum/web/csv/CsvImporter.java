@@ -1,0 +1,129 @@
+package org.stratopneum.web.csv;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.CharacterCodingException;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.apache.commons.csv.CSVRecord;
+import org.springframework.stereotype.Component;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.web.bikes.Fittings;
+import org.stratopneum.web.imports.ImportFormat;
+import org.stratopneum.web.imports.ImportProgress;
+import org.stratopneum.web.imports.ImportStoppedException;
+import org.stratopneum.web.imports.Importer;
+import org.stratopneum.web.logbook.LogEntry;
+import org.stratopneum.web.logbook.LogIntake;
+import org.stratopneum.web.logbook.LogKind;
+import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.wording.ProblemWording;
+import org.stratopneum.web.wording.Wording;
+
+/** Brings a table in, a thousand rows at a time. */
+@Component
+class CsvImporter implements Importer {
+
+    private static final int BATCH = 1000;
+
+    private final Fittings fittings;
+    private final Riders riders;
+    private final Logbook logbook;
+    private final LogIntake intake;
+    private final Wording wording;
+    private final ProblemWording problemWording;
+
+    CsvImporter(
+            Fittings fittings,
+            Riders riders,
+            Logbook logbook,
+            LogIntake intake,
+            Wording wording,
+            ProblemWording problemWording) {
+        this.fittings = fittings;
+        this.riders = riders;
+        this.logbook = logbook;
+        this.intake = intake;
+        this.wording = wording;
+        this.problemWording = problemWording;
+    }
+
+    @Override
+    public ImportFormat format() {
+        return ImportFormat.CSV;
+    }
+
+    @Override
+    public void read(InputStream in, Map<String, String> settings, UUID run, ImportProgress progress)
+            throws IOException {
+        CsvPlan plan = CsvPlan.of(settings);
+        CsvRows rows = new CsvRows(plan, fittings.all(), riders.self(), logbook.now(), run.toString());
+        Set<UUID> bikes = new HashSet<>();
+        List<LogEntry> batch = new ArrayList<>();
+        long line = 0;
+        try {
+            Iterator<CSVRecord> records = CsvTable.rows(in, plan);
+            while (records.hasNext()) {
+                CSVRecord cells = records.next();
+                line = cells.getRecordNumber();
+                if (line == 1 && plan.heading() || isBlank(cells)) {
+                    continue;
+                }
+                progress.row();
+                CsvRows.Read read = rows.read(cells.toList());
+                String where = wording.text("import.row", line);
+                read.problems().forEach(problem -> progress.fault(where, words(problem)));
+                read.entries().stream()
+                        .filter(entry -> LogKind.DIALLING.contains(entry.kind()))
+                        .forEach(entry -> bikes.add(entry.subject().bikeId()));
+                if (progress.fine()) {
+                    batch.addAll(read.entries());
+                }
+                if (batch.size() >= BATCH) {
+                    keep(batch, progress);
+                }
+            }
+        } catch (IOException | UncheckedIOException | IllegalStateException broken) {
+            throw new ImportStoppedException(wording.text("import.after-row", line), broken(broken, plan));
+        }
+        keep(batch, progress);
+        if (progress.fine()) {
+            intake.announce(bikes);
+        }
+    }
+
+    private static boolean isBlank(CSVRecord cells) {
+        return cells.stream().allMatch(String::isBlank);
+    }
+
+    private void keep(List<LogEntry> batch, ImportProgress progress) {
+        if (progress.fine() && !batch.isEmpty()) {
+            int added = intake.addNew(batch);
+            progress.count(added, batch.size() - added);
+        }
+        batch.clear();
+    }
+
+    /** "pressure: must be at most 1200 kPa, was 5000 kPa". */
+    String words(Problem problem) {
+        String what = problemWording.message(problem);
+        return problem.field().isEmpty() ? what : wording.text("import.column." + problem.field()) + ": " + what;
+    }
+
+    private String broken(Exception broken, CsvPlan plan) {
+        Throwable cause = broken instanceof UncheckedIOException unchecked ? unchecked.getCause() : broken;
+        if (cause instanceof CharacterCodingException) {
+            return wording.text("import.not-encoding", wording.of("encoding", plan.encoding()));
+        }
+        return cause instanceof CsvTable.RowTooLongException
+                ? wording.text("import.row-too-long", CsvTable.LONGEST_ROW)
+                : wording.text("import.quotes");
+    }
+}

@@ -1,0 +1,138 @@
+package org.stratopneum.web.exchange;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.multipart.MultipartFile;
+import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.web.csv.CsvDesk;
+import org.stratopneum.web.csv.CsvPreview;
+import org.stratopneum.web.imports.ImportFormat;
+import org.stratopneum.web.imports.ImportRun;
+import org.stratopneum.web.imports.Imports;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.wording.Age;
+import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.wording.ProblemWording;
+
+/** Lays out what is brought in and what may be taken out. */
+@Service
+class ExchangeDesk {
+
+    private final Imports imports;
+    private final CsvDesk csv;
+    private final Riders riders;
+    private final ProblemWording problemWording;
+
+    ExchangeDesk(Imports imports, CsvDesk csv, Riders riders, ProblemWording problemWording) {
+        this.imports = imports;
+        this.csv = csv;
+        this.riders = riders;
+        this.problemWording = problemWording;
+    }
+
+    /** The page of both. */
+    public record Overview(List<Line> runs, FormView form, UUID newId) {}
+
+    /** A file that was brought in, or is being. */
+    public record Line(UUID id, String name, String made, String state, int added, int faultCount) {}
+
+    /** What came of sending a file: the page again, or the import. */
+    record Received(Overview again, UUID id) {}
+
+    @Transactional(readOnly = true)
+    Overview overview() {
+        return overview(new FormView(Map.of(), Map.of()));
+    }
+
+    private Overview overview(FormView form) {
+        Rider rider = riders.self();
+        return new Overview(
+                imports.runs().stream()
+                        .map(run -> new Line(
+                                run.id(),
+                                run.fileName(),
+                                when(run, rider),
+                                run.state().name(),
+                                run.added(),
+                                run.faultCount()))
+                        .toList(),
+                form,
+                UUID.randomUUID());
+    }
+
+    private static String when(ImportRun run, Rider rider) {
+        return Age.date(run.madeAt(), rider.zoneId()) + ", " + Age.time(run.madeAt(), rider.zoneId());
+    }
+
+    @Transactional(noRollbackFor = InvalidInputException.class)
+    Received receive(UUID id, MultipartFile file) {
+        try {
+            long bytes = file == null ? 0 : file.getSize();
+            imports.receive(id, file == null ? "" : file.getOriginalFilename(), bytes, file);
+            ImportRun run = imports.run(id);
+            if (run.format() == ImportFormat.CSV && run.version() == 1) {
+                imports.understand(id, csv.guess(imports.head(id)), run.version());
+            }
+            return new Received(null, id);
+        } catch (InvalidInputException invalid) {
+            return new Received(overview(new FormView(Map.of(), problemWording.messages(invalid.problems()))), null);
+        }
+    }
+
+    @Transactional(readOnly = true)
+    ImportPage page(UUID id) {
+        ImportRun run = imports.run(id);
+        Map<String, String> settings = imports.settings(run);
+        boolean waits =
+                !run.state().busy() && run.state() != ImportRun.State.DONE && run.state() != ImportRun.State.UNDONE;
+        boolean table = run.format() == ImportFormat.CSV && waits;
+        CsvPreview preview = table ? csv.preview(imports.head(id), settings) : null;
+        Map<String, String> open = table ? csv.open(settings) : Map.of();
+        return new ImportPage(
+                run,
+                when(run, riders.self()),
+                new FormView(settings, open),
+                open,
+                preview,
+                table ? choices() : Map.of(),
+                imports.faults(run),
+                waits ? imports.same(id).orElse(null) : null,
+                imports.undoable(run));
+    }
+
+    private Map<String, List<CsvDesk.Choice>> choices() {
+        Map<String, List<CsvDesk.Choice>> choices = new HashMap<>();
+        choices.put("fields", csv.fields());
+        choices.put("order", csv.orders());
+        choices.put("encoding", csv.encodings());
+        choices.put("separator", csv.separators());
+        choices.put("decimal", csv.decimals());
+        choices.put("pressure", csv.pressures());
+        choices.put("length", csv.units("LENGTH"));
+        choices.put("volume", csv.units("VOLUME"));
+        choices.put("distance", csv.units("DISTANCE"));
+        choices.put("temperature", csv.units("TEMPERATURE"));
+        choices.put("bike", csv.bikes());
+        choices.put("position", csv.positions());
+        return choices;
+    }
+
+    /** Keeps how a table is to be understood. */
+    @Transactional
+    void understand(UUID id, Map<String, String> typed, int version) {
+        imports.understand(id, csv.kept(typed), version);
+    }
+
+    /** Whether nothing is left open that must be said before a row can be read. */
+    @Transactional(readOnly = true)
+    boolean clear(UUID id) {
+        ImportRun run = imports.run(id);
+        return run.format() == ImportFormat.ARCHIVE
+                || csv.open(imports.settings(run)).isEmpty();
+    }
+}

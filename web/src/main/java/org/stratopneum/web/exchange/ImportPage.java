@@ -1,0 +1,48 @@
+package org.stratopneum.web.exchange;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.stratopneum.web.csv.CsvPreview;
+import org.stratopneum.web.imports.ImportFault;
+import org.stratopneum.web.imports.ImportRun;
+import org.stratopneum.web.wording.FormView;
+
+/**
+ * A file that is brought in.
+ *
+ * @param made when it was received, in words
+ * @param open what must still be said before it can be read
+ * @param preview the beginning as it is understood; null for an archive, or once it is in
+ * @param choices what may be chosen in each field of the form
+ * @param same another import by which the same file is in already, or null
+ * @param undoable whether it can be taken out again
+ */
+public record ImportPage(
+        ImportRun run,
+        String made,
+        FormView form,
+        Map<String, String> open,
+        CsvPreview preview,
+        Map<String, List<org.stratopneum.web.csv.CsvDesk.Choice>> choices,
+        List<ImportFault> faults,
+        UUID same,
+        boolean undoable) {
+
+    public String state() {
+        return run.state().name();
+    }
+
+    public boolean busy() {
+        return run.state().busy();
+    }
+
+    /** Whether it can still be understood otherwise. */
+    public boolean waits() {
+        return !busy() && !state().equals("DONE") && !state().equals("UNDONE");
+    }
+
+    public boolean table() {
+        return preview != null;
+    }
+}

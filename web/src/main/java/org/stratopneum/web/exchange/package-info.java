@@ -1,0 +1,2 @@
+/** Brings notes in and takes everything out again. */
+package org.stratopneum.web.exchange;

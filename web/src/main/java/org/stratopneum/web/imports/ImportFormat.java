@@ -1,0 +1,7 @@
+package org.stratopneum.web.imports;
+
+/** What files are brought in. */
+public enum ImportFormat {
+    CSV,
+    ARCHIVE
+}

@@ -1,0 +1,292 @@
+package org.stratopneum.web.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.JobCard;
+import org.stratopneum.web.support.JsonSchemas;
+import org.stratopneum.web.support.Pictures;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Sent;
+import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A whole garage out and in, over HTTP. */
+@ExtendWith(RunningApplication.class)
+class ArchiveTest {
+
+    private static final JsonMapper JSON = JsonMapper.shared();
+
+    private final Site site;
+    private final JdbcTemplate jdbc;
+
+    ArchiveTest(Site site, JdbcTemplate jdbc) {
+        this.site = site;
+        this.jdbc = jdbc;
+    }
+
+    @Test
+    void theDemoGoesIntoAnEmptyAccountAsItIs() {
+        JsonNode demo = archive(new Guest(site));
+        assertThat(JsonSchemas.faults(schema(), demo)).isEmpty();
+        assertThat(demo.get("log").size()).isGreaterThan(500);
+
+        Guest guest = Guest.withAccount(site);
+        String page = bringIn(guest, demo.toString());
+        assertThat(page).contains("id=\"done\"", "0 were there already");
+        JsonNode again = archive(guest);
+        assertThat(without(again)).isEqualTo(without(demo));
+        assertThat(guest.get("/").body()).contains("Skylark", "Heron", "Sledge");
+        assertThat(guest.get("/bikes/d0000000-0000-4000-8000-000000000301/dialling")
+                        .statusCode())
+                .isEqualTo(200);
+
+        String repeated = bringIn(guest, demo.toString());
+        assertThat(repeated).contains("0 new");
+        assertThat(without(archive(guest))).isEqualTo(without(demo));
+    }
+
+    /** With what the demo lacks: corrections, a picture, a recorded ride, a reminder, a search, a round of practice. */
+    @Test
+    void everyListComesBack() {
+        Guest guest = Guest.withAccount(site);
+        String bike = TypedBike.enter(guest);
+        String wheel = "/wheels/" + guest.ids("/garage", "/wheels/").get(0);
+        String entry = guest.ids("/log", "/log/").get(0);
+        guest.post("/log/" + entry, "/log/" + entry + "/note", Map.of("note", "=1+1; \"quoted\"\nsecond line"));
+        guest.post(
+                "/log",
+                "/log/strike",
+                Map.of("entry", guest.ids("/log", "/log/").get(1)));
+        guest.upload(
+                "/log/" + entry,
+                "/log/" + entry + "/photos?photo=" + UUID.randomUUID(),
+                "file",
+                "a.png",
+                Pictures.png(9, 7));
+        guest.upload(
+                "/bikes/" + bike + "/rides/new",
+                "/bikes/" + bike + "/tracks",
+                "file",
+                "round.gpx",
+                "<gpx><trk><trkseg><trkpt lat='47' lon='-21'/></trkseg></trk></gpx>".getBytes(StandardCharsets.UTF_8));
+        String due = java.time.LocalDate.now().plusDays(9).toString();
+        guest.post(
+                "/agenda",
+                "/reminders",
+                Map.of("what", "grease", "due", due, "newId", UUID.randomUUID().toString()));
+        guest.post(
+                wheel + "/leak",
+                wheel + "/leak",
+                Map.of("newId", UUID.randomUUID().toString()));
+        guest.post("/drill", "/drill", Map.of("newId", UUID.randomUUID().toString()));
+        JobCard.begin(guest, wheel, "CLEAN_UP");
+        guest.post(
+                "/places/new",
+                "/places",
+                Map.of("newId", UUID.randomUUID().toString(), "name", "Shed", "height", "310"));
+
+        JsonNode archive = archive(guest);
+        assertThat(JsonSchemas.faults(schema(), archive)).isEmpty();
+        for (String list : List.of(
+                "photos", "tracks", "trackPieces", "reminders", "leakSearches", "drillRounds", "jobCards", "places")) {
+            assertThat(archive.get(list).size()).as(list).isPositive();
+        }
+        Guest other = Guest.withAccount(site);
+        bringIn(other, archive.toString());
+        assertThat(without(archive(other))).isEqualTo(without(archive));
+        assertThat(other.bytes("/photos/" + archive.at("/photos/0/id").asString()))
+                .startsWith((byte) 0x89, 'P', 'N', 'G');
+        assertThat(other.get("/tracks/" + archive.at("/tracks/0/id").asString()).body())
+                .contains("lon='-21'");
+    }
+
+    @Test
+    void aGarageIsTakenOutAgainUntilSomethingIsWritten() {
+        Guest source = Guest.withAccount(site);
+        TypedBike.enter(source);
+        String archive = archive(source).toString();
+        Guest guest = Guest.withAccount(site);
+        Sent sent = Sent.file(guest, "garage.json", archive.getBytes(StandardCharsets.UTF_8));
+        assertThat(sent.press("check")).contains("id=\"checked\"");
+        assertThat(guest.get("/garage").body()).doesNotContain("/wheels/");
+        assertThat(sent.press("bring-in")).contains("id=\"undo\"");
+        assertThat(sent.press("undo")).contains("id=\"undone\"");
+        assertThat(archive(guest).get("bikes").size()).isZero();
+        assertThat(archive(guest).get("log").size()).isZero();
+
+        Sent second = Sent.file(guest, "garage.json", archive.getBytes(StandardCharsets.UTF_8));
+        second.press("bring-in");
+        guest.post(
+                "/log",
+                "/log/strike",
+                Map.of("entry", guest.ids("/log", "/log/").get(0)));
+        assertThat(second.page()).doesNotContain("id=\"undo\"");
+        assertThat(guest.post("/exchange", second.path() + "/undo", Map.of()).statusCode())
+                .isEqualTo(409);
+        assertThat(archive(guest).get("bikes").size()).isEqualTo(1);
+    }
+
+    @Test
+    void whatDoesNotFitIsRefusedWholeWithTheReason() {
+        Guest source = Guest.withAccount(site);
+        TypedBike.enter(source);
+        JsonNode archive = archive(source);
+        ObjectNode wide = (ObjectNode) archive.deepCopy();
+        ((ObjectNode) wide.at("/tires/1")).put("nominalWidthMm", 900).put("colour", "red");
+        ObjectNode senseless = (ObjectNode) archive.deepCopy();
+        ((ObjectNode) senseless.at("/log/1/detail")).put("setup", "SOLID");
+        ObjectNode loose = (ObjectNode) archive.deepCopy();
+        ((ObjectNode) loose.at("/wheels/0")).put("rimId", UUID.randomUUID().toString());
+        ObjectNode later = (ObjectNode) archive.deepCopy();
+        later.put("version", 7);
+        String text = archive.toString();
+        Map<String, List<String>> refused = Map.of(
+                wide.toString(),
+                List.of("tires[1]", "nominalWidthMm", "colour"),
+                senseless.toString(),
+                List.of("log[1].detail", "does not fit"),
+                loose.toString(),
+                List.of("wheels[", "does not fit together"),
+                later.toString(),
+                List.of("version 7"),
+                text.substring(0, text.length() / 2),
+                List.of("cut off"),
+                text.replace("\"bikes\":", "\"bykes\":"),
+                List.of("bykes", "is not known"),
+                "{\"format\": \"another\", \"version\": 1}",
+                List.of("no archive of a garage"),
+                "{\"a\":".repeat(3000),
+                List.of("no archive"),
+                text.replaceFirst("\"places\":", "\"deep\":" + "[".repeat(2000) + "]".repeat(2000) + ",\"places\":"),
+                List.of("not JSON"));
+        refused.forEach((file, words) -> {
+            Guest guest = Guest.withAccount(site);
+            String page = bringIn(guest, file);
+            assertThat(page)
+                    .as(file.substring(0, Math.min(300, file.length())))
+                    .contains("id=\"failed\"")
+                    .contains(words);
+            JsonNode after = archive(guest);
+            assertThat(after.get("bikes").size()
+                            + after.get("log").size()
+                            + after.get("tires").size())
+                    .isZero();
+            jdbc.update("delete from visits.sign_in_guard where key like 'new %'");
+        });
+    }
+
+    @Test
+    void nothingIsWrittenOverWhatSaysSomethingElse() {
+        Guest guest = Guest.withAccount(site);
+        TypedBike.enter(guest);
+        ObjectNode changed = (ObjectNode) archive(guest);
+        ((ObjectNode) changed.at("/bikes/0")).put("bikeKg", 19.25);
+        JsonNode before = archive(guest);
+        assertThat(bringIn(guest, changed.toString())).contains("says something else", "id=\"failed\"");
+        assertThat(without(archive(guest))).isEqualTo(without(before));
+    }
+
+    /** A column that somebody adds to a table without a word in the schema would be lost on the way. */
+    @Test
+    void theSchemaTellsEveryColumnOfEveryTable() {
+        JsonNode schema = schema();
+        Set<String> left = new TreeSet<>(jdbc.queryForList(
+                "select table_name from information_schema.tables where table_schema = 'public'"
+                        + " and table_type = 'BASE TABLE'",
+                String.class));
+        left.removeAll(Set.of(
+                // opens something, is somebody's session with us, or is worked out from the rest
+                "account",
+                "recovery_code",
+                "api_token",
+                "agenda_feed",
+                "digest",
+                "dialled",
+                "import_run",
+                "import_piece",
+                "rider",
+                "flyway_schema_history"));
+        List<String> tables = List.of(
+                "place",
+                "gauge",
+                "bike",
+                "bike_ground",
+                "wheelset",
+                "rim",
+                "tire",
+                "wheel",
+                "shelf_item",
+                "track",
+                "track_piece",
+                "log_entry",
+                "photo",
+                "gauge_pair",
+                "job_card",
+                "job_card_wheel",
+                "job_card_answer",
+                "wheel_care",
+                "follow_up",
+                "agenda_mark",
+                "leak_search",
+                "leak_search_step",
+                "leak_spot",
+                "drill_round",
+                "drill_step",
+                "kit");
+        assertThat(left).containsExactlyInAnyOrderElementsOf(tables);
+        List<String> lists = new ArrayList<>(schema.get("properties").propertyNames());
+        lists.removeAll(List.of("format", "version", "writtenAt", "rider"));
+        assertThat(lists).hasSameSizeAs(tables);
+        for (int i = 0; i < tables.size(); i++) {
+            Set<String> columns = new TreeSet<>(jdbc.queryForList(
+                    "select replace(initcap(replace(column_name, '_', ' ')), ' ', '') from information_schema.columns"
+                            + " where table_name = ? and is_generated = 'NEVER' and is_identity = 'NO'"
+                            + " and column_name not in ('owner', 'words', 'removed_at')",
+                    String.class,
+                    tables.get(i)));
+            Set<String> told = new TreeSet<>();
+            schema.at("/$defs/" + lists.get(i) + "/properties")
+                    .propertyNames()
+                    .forEach(name -> told.add(Character.toUpperCase(name.charAt(0)) + name.substring(1)));
+            assertThat(told.stream().map(String::toLowerCase))
+                    .as(tables.get(i))
+                    .containsExactlyInAnyOrderElementsOf(
+                            columns.stream().map(String::toLowerCase).toList());
+        }
+    }
+
+    private static String bringIn(Guest guest, String archive) {
+        return Sent.file(guest, "garage.json", archive.getBytes(StandardCharsets.UTF_8))
+                .press("bring-in");
+    }
+
+    private static JsonNode archive(Guest guest) {
+        return JSON.readTree(guest.get("/exchange/garage.json").body());
+    }
+
+    private JsonNode schema() {
+        return JSON.readTree(site.get("/archive-1.schema.json").body());
+    }
+
+    /** Without what tells one taking out from another. */
+    private static JsonNode without(JsonNode archive) {
+        ObjectNode rest = (ObjectNode) archive.deepCopy();
+        rest.remove("writtenAt");
+        ((ObjectNode) rest.get("rider")).remove("name");
+        return rest;
+    }
+}
