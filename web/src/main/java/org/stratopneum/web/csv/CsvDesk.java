@@ -77,6 +77,11 @@ public class CsvDesk {
         return CsvPlan.of(typed).texts();
     }
 
+    /** The fields of the form that matter for the columns that there are, in the order of the form. */
+    public List<String> asked(Map<String, String> settings) {
+        return CsvPlan.of(settings).asked();
+    }
+
     /** What is left open, in words by the field of the form. */
     public Map<String, String> open(Map<String, String> settings) {
         return problemWording.messages(CsvPlan.of(settings).open().list());

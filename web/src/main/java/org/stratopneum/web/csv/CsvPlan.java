@@ -3,6 +3,7 @@ package org.stratopneum.web.csv;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -179,21 +180,48 @@ record CsvPlan(
         if (CsvField.VALUES.stream().noneMatch(this::has)) {
             problems.add(Problem.of("columns", "no-value-column"));
         }
-        boolean pressures = has(CsvField.PRESSURE) || has(CsvField.REAR) || has(CsvField.FRONT);
-        need(problems, has(CsvField.DATE), "order", order);
-        need(problems, pressures, "pressure", pressure);
-        need(problems, has(CsvField.DEPTH), "length", length);
-        need(problems, has(CsvField.FILLED), "volume", volume);
-        need(problems, has(CsvField.DISTANCE), "distance", distance);
-        need(problems, has(CsvField.TEMPERATURE), "temperature", temperature);
-        boolean wheels = CsvField.OF_A_WHEEL.stream().anyMatch(this::has);
-        need(problems, wheels && !has(CsvField.WHEEL), "position", position);
-        need(problems, !has(CsvField.BIKE), "bike", bike);
+        Map<String, Boolean> needed = needed();
+        need(problems, needed, "order", order);
+        need(problems, needed, "pressure", pressure);
+        need(problems, needed, "length", length);
+        need(problems, needed, "volume", volume);
+        need(problems, needed, "distance", distance);
+        need(problems, needed, "temperature", temperature);
+        need(problems, needed, "position", position);
+        need(problems, Map.of("bike", !has(CsvField.BIKE)), "bike", bike);
         return problems;
     }
 
-    private static void need(Problems problems, boolean needed, String field, Object value) {
-        if (needed && value == null) {
+    /** Which fields of the form the columns ask for. */
+    private Map<String, Boolean> needed() {
+        Map<String, Boolean> needed = new LinkedHashMap<>();
+        needed.put("order", has(CsvField.DATE));
+        needed.put("pressure", has(CsvField.PRESSURE) || has(CsvField.REAR) || has(CsvField.FRONT));
+        needed.put("length", has(CsvField.DEPTH));
+        needed.put("volume", has(CsvField.FILLED));
+        needed.put("distance", has(CsvField.DISTANCE));
+        needed.put("temperature", has(CsvField.TEMPERATURE));
+        needed.put("position", CsvField.OF_A_WHEEL.stream().anyMatch(this::has) && !has(CsvField.WHEEL));
+        return needed;
+    }
+
+    /** The fields of the form that matter, in its order; a bike may be missing in a row that has a column for it. */
+    List<String> asked() {
+        List<String> asked = new ArrayList<>();
+        needed().forEach((field, needed) -> {
+            if (needed) {
+                asked.add(field);
+            }
+        });
+        if (CsvField.OF_A_WHEEL.stream().anyMatch(this::has) && !asked.contains("position")) {
+            asked.add("position");
+        }
+        asked.addAll(List.of("bike", "decimal", "separator", "encoding"));
+        return asked;
+    }
+
+    private static void need(Problems problems, Map<String, Boolean> needed, String field, Object value) {
+        if (needed.get(field) && value == null) {
             problems.add(Problem.of(field, Problem.MISSING));
         }
     }

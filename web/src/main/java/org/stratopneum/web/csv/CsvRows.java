@@ -96,6 +96,7 @@ final class CsvRows {
         private Instant at;
         private UUID bike;
         private Double celsius;
+        private boolean pumped;
 
         Row(List<String> cells) {
             this.cells = cells;
@@ -122,6 +123,7 @@ final class CsvRows {
                 problems.add(new Problem(
                         CsvField.NOTE.name(), "too-long", (double) LogEntry.NOTE, (double) note.length(), null));
             }
+            pumped = pumped();
             pressure(CsvField.REAR, WheelPosition.REAR);
             pressure(CsvField.FRONT, WheelPosition.FRONT);
             if (CsvField.OF_A_WHEEL.stream().anyMatch(field -> !text(field).isEmpty())) {
@@ -245,14 +247,20 @@ final class CsvRows {
             }
             double value = unit.toCore(number.get());
             Optional<Problem> problem = range.problemOf(field.name(), value);
-            problem.ifPresent(problems::add);
+            problem.ifPresent(known -> problems.add(inUnit(known, unit, number.get())));
             return problem.isPresent() ? Optional.empty() : Optional.of(value);
+        }
+
+        /** With the limit in the unit of the file. */
+        private static Problem inUnit(Problem problem, QuantityUnit unit, double typed) {
+            Double limit = problem.limit() == null ? null : unit.fromCore(problem.limit());
+            return new Problem(problem.field(), problem.code(), limit, typed, unit.symbol());
         }
 
         private void pressure(CsvField field, WheelPosition position) {
             quantity(field, plan.pressure(), GaugePressure.TIRE_KPA)
                     .ifPresent(kpa ->
-                            add(position, field, new LogDetail.PressureRead(kpa, plan.pressure(), pumped(), null)));
+                            add(position, field, new LogDetail.PressureRead(kpa, plan.pressure(), pumped, null)));
         }
 
         private boolean pumped() {

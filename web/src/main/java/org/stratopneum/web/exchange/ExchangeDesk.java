@@ -102,7 +102,8 @@ class ExchangeDesk {
                 table ? choices() : Map.of(),
                 imports.faults(run),
                 waits ? imports.same(id).orElse(null) : null,
-                imports.undoable(run));
+                imports.undoable(run),
+                table ? csv.asked(settings) : List.of());
     }
 
     private Map<String, List<CsvDesk.Choice>> choices() {

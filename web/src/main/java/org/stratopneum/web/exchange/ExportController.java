@@ -12,7 +12,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.stratopneum.web.archive.ArchiveSchema;
 import org.stratopneum.web.archive.ArchiveWriter;
@@ -45,8 +45,8 @@ class ExportController {
         send(response, archive::write);
     }
 
-    @GetMapping("/exchange/tables/{sort}.csv")
-    void table(@PathVariable String sort, HttpServletResponse response) throws IOException {
+    @GetMapping("/exchange/table.csv")
+    void table(@RequestParam String sort, HttpServletResponse response) throws IOException {
         CsvExport.Sort known = Arrays.stream(CsvExport.Sort.values())
                 .filter(one -> one.name().toLowerCase(Locale.ROOT).equals(sort))
                 .findFirst()

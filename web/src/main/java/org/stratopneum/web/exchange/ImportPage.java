@@ -17,6 +17,7 @@ import org.stratopneum.web.wording.FormView;
  * @param choices what may be chosen in each field of the form
  * @param same another import by which the same file is in already, or null
  * @param undoable whether it can be taken out again
+ * @param asked fields of the form that matter for the columns that there are
  */
 public record ImportPage(
         ImportRun run,
@@ -27,7 +28,15 @@ public record ImportPage(
         Map<String, List<org.stratopneum.web.csv.CsvDesk.Choice>> choices,
         List<ImportFault> faults,
         UUID same,
-        boolean undoable) {
+        boolean undoable,
+        List<String> asked) {
+
+    /** Fields of the form that do not matter now, and are kept. */
+    public List<String> hidden() {
+        return choices.keySet().stream()
+                .filter(name -> !name.equals("fields") && !asked.contains(name))
+                .toList();
+    }
 
     public String state() {
         return run.state().name();

@@ -27,10 +27,11 @@ interface ImportMapper {
     List<ImportRun> runs();
 
     /** The same file, brought in before and not taken out again. */
-    @Select("select id from import_run where sha256 = #{sha256} and state = 'DONE' and id <> #{id} limit 1")
+    @Select(
+            "select id from import_run where sha256 = #{sha256} and state in ('DONE', 'UNDONE') and id <> #{id} order by made_at desc limit 1")
     Optional<UUID> same(UUID id, byte[] sha256);
 
-    @Select("select sha256 from import_run where id = #{id}")
+    @Select("select sha256 as content from import_run where id = #{id}")
     Optional<Bytes> digest(UUID id);
 
     @Insert("""

@@ -88,7 +88,7 @@ public class Imports {
      *
      * @throws InvalidInputException when it is empty or too large
      */
-    @Transactional
+    @Transactional(noRollbackFor = InvalidInputException.class)
     public UUID receive(UUID id, String name, long bytes, InputStreamSource file) {
         if (bytes == 0) {
             throw new InvalidInputException(Problem.of(FIELD, Problem.MISSING));

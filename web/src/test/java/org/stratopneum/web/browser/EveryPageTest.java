@@ -77,6 +77,7 @@ class EveryPageTest {
             "/trailside/plan?size=57-622&plugs=2&cartridges=1&grams=16&unit=PSI&pump=ROUND&tube=on",
             BIKE + "/elsewhere",
             BIKE + "/dialling",
+            "/exchange",
             "/agenda",
             "/agenda/month",
             "/agenda/ride",

@@ -66,6 +66,7 @@ class PageCostTest {
                 "/drill",
                 "/garage",
                 "/log",
+                "/exchange",
                 "/log?words=rear+seal&topic=READINGS",
                 "/bikes/new",
                 "/tires/new",

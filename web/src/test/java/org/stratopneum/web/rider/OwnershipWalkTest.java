@@ -21,6 +21,7 @@ import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
 import org.stratopneum.web.support.Pictures;
 import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Sent;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
 
@@ -164,6 +165,9 @@ class OwnershipWalkTest {
         ids.put("photos", owner.ids(entry, "/photos/").get(0));
         owner.post("/tokens", "/tokens", Map.of("newId", UUID.randomUUID().toString(), "name", "Gauge", "read", "on"));
         ids.put("tokens", owner.ids("/tokens", "/tokens/").get(0));
+        ids.put(
+                "imports",
+                Sent.table(owner, "date,rear psi\n2025-04-03,21\n").path().substring("/imports/".length()));
         ids.put("wheelsets", owner.ids("/garage", "/wheelsets/").get(0));
         return ids;
     }
