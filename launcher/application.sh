@@ -182,26 +182,38 @@ application_status() {
 }
 
 # The pages of a large garage, on a database and a port of its own that are gone afterwards.
-bench_large_garage() {
-  local config port pid gauge mail url
-  config=$(test_database start)
-  port=$(free_port)
+# An application on a database of its own, gone with the launcher: sets config, port and owner's address.
+bench_application() {
+  local pid gauge mail url
+  bench_config=$(test_database start)
+  bench_port=$(free_port)
   gauge=$(free_port)
   mail=$(free_port)
-  java "${JAVA_LIMITS[@]}" -jar "$APP/stratopneum.jar" --server.port="$port" --stratopneum.gauge.port="$gauge" \
-    --stratopneum.mail.simulated-port="$mail" --spring.config.additional-location="file:$config" \
+  java "${JAVA_LIMITS[@]}" -jar "$APP/stratopneum.jar" --server.port="$bench_port" --stratopneum.gauge.port="$gauge" \
+    --stratopneum.mail.simulated-port="$mail" --spring.config.additional-location="file:$bench_config" \
     >"$STATE/bench.log" 2>&1 </dev/null &
   pid=$!
   # shellcheck disable=SC2064 # the names are known now and gone then
-  trap "kill $pid 2>/dev/null; test_database stop '$config'" EXIT
-  until application_answers "$port"; do
+  trap "kill $pid 2>/dev/null; test_database stop '$bench_config'" EXIT
+  until application_answers "$bench_port"; do
     kill -0 "$pid" 2>/dev/null || fail "the application ended; its log is $STATE/bench.log"
     sleep 0.5
   done
-  url=$(sed -n 's#^spring.flyway.url=jdbc:##p' "$config")
-  PGPASSWORD=$(sed -n 's/^spring.flyway.password=//p' "$config") \
-    "$(postgres_bin)/psql" -q -v ON_ERROR_STOP=1 -f "$ROOT/bench/large-garage.sql" \
-    "postgresql://stratopneum_owner@${url#postgresql://}" || fail "the large garage could not be made"
+  url=$(sed -n 's#^spring.flyway.url=jdbc:##p' "$bench_config")
+  bench_owner=postgresql://stratopneum_owner@${url#postgresql://}
+  PGPASSWORD=$(sed -n 's/^spring.flyway.password=//p' "$bench_config")
+  export PGPASSWORD
+}
+
+bench_large_garage() {
+  bench_application
+  "$(postgres_bin)/psql" -q -v ON_ERROR_STOP=1 -f "$ROOT/bench/large-garage.sql" "$bench_owner" ||
+    fail "the large garage could not be made"
   say "A rider with 30 wheels and 5 years of log:"
-  java "$ROOT/bench/WebBench.java" "http://127.0.0.1:$port" 4 30 / /agenda /agenda/month /garage /log
+  java "$ROOT/bench/WebBench.java" "http://127.0.0.1:$bench_port" 4 30 / /agenda /agenda/month /garage /log
+}
+
+bench_exchange() {
+  bench_application
+  java "$ROOT/bench/ExchangeBench.java" "http://127.0.0.1:$bench_port" "$(postgres_bin)/psql" "$bench_owner" "${1-100000}"
 }

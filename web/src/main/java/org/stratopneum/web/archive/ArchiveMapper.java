@@ -4,7 +4,6 @@ import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
-import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.apache.ibatis.cursor.Cursor;
@@ -23,9 +22,22 @@ interface ArchiveMapper {
 
     String FROM = " from ${table.table} t<if test=\"table.name() == 'PHOTOS'\"> where removed_at is null</if>";
 
-    @Select("<script>select (" + ROW + ")::text" + FROM + " order by ${table.order}</script>")
+    /** Rows with the names that an archive gives them; made by the database, which is several times faster than here. */
+    @Select("""
+            <script>
+            select row_to_json(r)::text from (
+              select <foreach collection="columns" item="column" separator=","><choose>
+                <when test="column.name == table.binary">translate(encode(t."${column.name}", 'base64'), E'\\n', '')</when>
+                <otherwise>t."${column.name}"</otherwise></choose> as "${column.json}"</foreach>
+            """ + FROM + """
+             order by ${table.order}) r
+            </script>
+            """)
     @Options(fetchSize = 200)
-    Cursor<String> rows(@Param("table") ArchiveTable table);
+    Cursor<String> rows(ArchiveTable table, List<Column> columns);
+
+    /** A column, and what an archive calls it. */
+    record Column(String name, String json) {}
 
     @Select(
             "select (to_jsonb(r) - array['id', 'created_at', 'demo_day', 'version'])::text from rider r where id = current_rider()")

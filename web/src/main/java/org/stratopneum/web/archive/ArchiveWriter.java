@@ -3,6 +3,7 @@ package org.stratopneum.web.archive;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.util.List;
 import org.apache.ibatis.cursor.Cursor;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
@@ -35,6 +36,12 @@ public class ArchiveWriter {
         this.logbook = logbook;
     }
 
+    private List<ArchiveMapper.Column> columns(ArchiveTable table) {
+        return mapper.columns(table.table()).stream()
+                .map(name -> new ArchiveMapper.Column(name, ColumnNames.json(name)))
+                .toList();
+    }
+
     /** All of it as it is at one moment. */
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     public void write(OutputStream out) throws IOException {
@@ -47,10 +54,10 @@ public class ArchiveWriter {
             generator.writeTree(ColumnNames.toArchive(json.readTree(mapper.rider())));
             for (ArchiveTable table : ArchiveTable.values()) {
                 generator.writeArrayPropertyStart(table.list());
-                try (Cursor<String> rows = mapper.rows(table)) {
+                try (Cursor<String> rows = mapper.rows(table, columns(table))) {
                     for (String row : rows) {
+                        generator.writeRawValue(row);
                         generator.writeRaw("\n");
-                        generator.writeTree(ColumnNames.toArchive(json.readTree(row)));
                     }
                 } catch (IOException exception) {
                     throw new UncheckedIOException(exception);

@@ -19,6 +19,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.apache.ibatis.cursor.Cursor;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.quantity.QuantityUnit;
@@ -32,6 +33,8 @@ import org.stratopneum.web.logbook.Ridden;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.wording.Numbers;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Writes what holds in the log as tables, in the rider's units, with headings by which they are brought in again. */
 @Service
@@ -61,8 +64,12 @@ public class CsvExport {
     private final Logbook logbook;
     private final LogWording wording;
     private final Riders riders;
+    private final CsvMapper mapper;
+    private final JsonMapper json;
 
-    CsvExport(Logbook logbook, LogWording wording, Riders riders) {
+    CsvExport(Logbook logbook, LogWording wording, Riders riders, CsvMapper mapper, JsonMapper json) {
+        this.json = json;
+        this.mapper = mapper;
         this.logbook = logbook;
         this.wording = wording;
         this.riders = riders;
@@ -76,14 +83,42 @@ public class CsvExport {
         letters.write('\uFEFF');
         CSVPrinter printer = new CSVPrinter(letters, CSVFormat.RFC4180);
         printer.printRecord(headings(sort, rider));
-        logbook.each(sort.kinds, row -> {
-            try {
-                printer.printRecord(cells(sort, row, rider));
-            } catch (IOException exception) {
-                throw new UncheckedIOException(exception);
+        if (sort == Sort.READINGS) {
+            // years of them: no more of each is read than its row holds
+            Map<String, String> where =
+                    new TreeMap<>(Map.of("REAR", wording.where("REAR"), "FRONT", wording.where("FRONT"), "", ""));
+            try (Cursor<String> rows = mapper.readings(rider.zone())) {
+                for (String row : rows) {
+                    printer.printRecord(reading(json.readTree(row), where, rider));
+                }
             }
-        });
+        } else {
+            logbook.each(sort.kinds, row -> print(printer, cells(sort, row, rider)));
+        }
         printer.flush();
+    }
+
+    private static void print(CSVPrinter printer, List<String> cells) {
+        try {
+            printer.printRecord(cells);
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
+        }
+    }
+
+    /** @param where words for the positions */
+    private static List<String> reading(JsonNode row, Map<String, String> where, Rider rider) {
+        return List.of(
+                row.get(0).asString(),
+                row.get(1).asString(),
+                text(row.get(2).asString("")),
+                where.get(row.get(3).asString("")),
+                number(row.get(4).doubleValue(), rider.pressureUnit()),
+                row.get(5).booleanValue() ? "set" : "found",
+                row.get(6).isNull() ? "" : number(row.get(6).doubleValue(), rider.temperatureUnit()),
+                text(row.get(7).asString("")),
+                text(row.get(8).asString("")),
+                text(row.get(9).asString("")));
     }
 
     private static List<String> headings(Sort sort, Rider rider) {
@@ -140,7 +175,7 @@ public class CsvExport {
                     ridden.wet() ? "yes" : "no",
                     ground(ridden)));
         } else {
-            cells.add(text(wording.line(row, rider).where()));
+            cells.add(row.wheelPosition() == null ? "" : wording.where(row.wheelPosition()));
             cells.addAll(wheel(row, detail, rider));
         }
         cells.add(text(row.note()));
@@ -148,14 +183,6 @@ public class CsvExport {
     }
 
     private static List<String> wheel(LogRow row, LogDetail detail, Rider rider) {
-        if (detail instanceof LogDetail.GaugeRead read) {
-            return List.of(
-                    number(read.gaugeKpa(), rider.pressureUnit()),
-                    read.afterInflation() ? "set" : "found",
-                    number(row.temperatureC(), rider.temperatureUnit()),
-                    text(row.gaugeName()),
-                    text(row.tireName()));
-        }
         String ml = detail instanceof LogDetail.SealantAdded added ? number(added.volumeMl(), rider.volumeUnit()) : "";
         String depths = detail instanceof LogDetail.SealantDipped dipped
                 ? dipped.depthsMm().stream()

@@ -99,7 +99,12 @@ public class LogWording {
 
     /** "rear" or "front"; nothing where the entry is about both wheels. */
     private String where(LogRow row) {
-        return row.wheelPosition() == null ? "" : wording.text("position." + row.wheelPosition());
+        return row.wheelPosition() == null ? "" : where(row.wheelPosition());
+    }
+
+    /** "rear" or "front". */
+    public String where(String position) {
+        return wording.text("position." + position);
     }
 
     private String what(LogRow row, LogDetail detail, Rider rider) {
