@@ -178,11 +178,11 @@ class TrailsideTest {
             phone.waitFor(there -> phone.all("#outbox").isEmpty());
             assertThat(phone.text("#written")).isEqualTo("It is in the log.");
             phone.open(site.address() + "/log");
-            List<String> lines = phone.all(".log-line, main li, main article").stream()
-                    .map(WebElement::getText)
-                    .toList();
+            assertThat(phone.all(".log-what").stream().map(WebElement::getText))
+                    .filteredOn(line -> line.contains("Beside the trail:"))
+                    .as("once")
+                    .hasSize(1);
             String log = phone.text("main");
-            assertThat(log.split("Beside the trail:", -1)).as("once, " + lines).hasSizeBetween(2, 4);
             assertThat(log).contains("set to 20.5 psi", "a hole sealed itself");
             phone.open(site.address() + "/agenda");
             assertThat(phone.text("main")).contains("Look at the plug", "Fill up the bag");
@@ -293,6 +293,33 @@ class TrailsideTest {
             press(phone, "#write-reading");
             assertThat(phone.text("#fault-reading")).contains("A number from 0 to 174 psi");
             assertThat(phone.find("#reading").getDomProperty("value")).isEqualTo("a lot");
+        }
+    }
+
+    /** What another rider told on this phone is theirs: it is neither sent nor shown, only told and dropped. */
+    @Test
+    void whatAnotherRiderLeftWaitingIsNotSentInThisOnesName() {
+        try (Browser phone = Browser.phone(390)) {
+            new Newcomer(phone, site).entersABike();
+            keep(phone);
+            phone.driver().executeAsyncScript("""
+                            const done = arguments[0];
+                            import(document.getElementById("module-device").href).then(async (device) => {
+                              await device.wait({
+                                rider: "00000000-0000-4000-8000-00000000abcd", name: "Somebody", state: "WAITS",
+                                words: "Their stop", body: { id: crypto.randomUUID(), kind: "TRACES" },
+                              });
+                              done();
+                            });
+                            """);
+            phone.open(site.address() + "/trailside");
+            assertThat(phone.text("#of-others")).contains("Somebody").doesNotContain("Their stop");
+            phone.open(site.address() + "/log");
+            assertThat(phone.text("main")).doesNotContain("traces");
+            phone.open(site.address() + "/trailside");
+            assertThat(phone.text("#of-others")).as("it still waits").contains("Somebody");
+            press(phone, "[data-act='drop-others']");
+            phone.waitFor(there -> phone.all("#of-others").isEmpty());
         }
     }
 
