@@ -3,6 +3,7 @@ package org.stratopneum.web.logbook;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -71,14 +72,12 @@ class LogController {
             UUID wheel, String from, String outcome, List<UUID> entries, MultiValueMap<String, String> asked) {
         boolean agenda = "agenda".equals(from);
         if (wheel == null && !agenda && !"garage".equals(from)) {
-            return "redirect:"
-                    + new LogQuery(asked)
-                            .address()
-                            .queryParam(
-                                    entries.isEmpty() ? "nothing" : outcome,
-                                    entries.isEmpty() ? new Object[] {true} : entries.toArray())
-                            .encode()
-                            .toUriString();
+            List<Map.Entry<String, String>> done = entries.isEmpty()
+                    ? List.of(Map.entry("nothing", "true"))
+                    : entries.stream()
+                            .map(id -> Map.entry(outcome, id.toString()))
+                            .toList();
+            return "redirect:" + new LogQuery(asked).address(done);
         }
         String page = agenda
                 ? "/agenda"

@@ -77,16 +77,14 @@ class LogDesk {
                 query.fields(),
                 query.narrows(),
                 page.next() == null ? null : after(query, page.next()),
-                further ? query.address().encode().toUriString() : null,
+                further ? query.address(List.of()) : null,
                 outcomes.of(written, struck, rider));
     }
 
     private static String after(LogQuery query, LogPage.Key key) {
-        return query.address()
-                .queryParam("beforeTime", key.time())
-                .queryParam("beforeSequence", key.sequence())
-                .encode()
-                .toUriString();
+        return query.address(List.of(
+                Map.entry("beforeTime", key.time().toString()),
+                Map.entry("beforeSequence", String.valueOf(key.sequence()))));
     }
 
     private Map<String, List<LogLine>> byDay(List<LogRow> rows, Rider rider) {

@@ -1,5 +1,6 @@
 package org.stratopneum.web.logbook;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -12,8 +13,10 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.util.MultiValueMap;
-import org.springframework.web.util.UriComponentsBuilder;
+import org.springframework.web.util.UriUtils;
 import org.stratopneum.web.wording.FormReader;
 import org.stratopneum.web.wording.FormView;
 
@@ -100,10 +103,15 @@ final class LogQuery {
         return fields;
     }
 
-    /** The page of the log that asks the same. */
-    UriComponentsBuilder address() {
-        UriComponentsBuilder address = UriComponentsBuilder.fromPath("/log");
-        fields().forEach(field -> address.queryParam(field.getKey(), field.getValue()));
-        return address;
+    /**
+     * The page of the log that asks the same, and more.
+     *
+     * @param more further fields, each with its value
+     */
+    String address(List<Map.Entry<String, String>> more) {
+        String asked = Stream.concat(fields().stream(), more.stream())
+                .map(field -> field.getKey() + "=" + UriUtils.encode(field.getValue(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining("&"));
+        return asked.isEmpty() ? "/log" : "/log?" + asked;
     }
 }

@@ -83,6 +83,16 @@ class LogPageTest {
         assertThat(guest.get(page + "&hide=on").body()).contains("set to 20", "set to 21", "set to 22");
     }
 
+    /** Whatever was typed comes through the address unharmed. */
+    @Test
+    void whatWasTypedComesBackLetterByLetter() {
+        String typed = "50% {set} a+b & c=d \"# ü";
+        HttpResponse<String> back = guest.post("/log", "/log/strike", Map.of("words", typed));
+        String page =
+                guest.get(back.headers().firstValue("Location").orElseThrow()).body();
+        assertThat(page).contains("value=\"50% {set} a+b &amp; c=d &quot;# ü\"");
+    }
+
     @Test
     void nothingTickedIsNoFault() {
         HttpResponse<String> answer = guest.post("/log", "/log/strike", Map.of());
