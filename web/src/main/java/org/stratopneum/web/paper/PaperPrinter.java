@@ -1,4 +1,4 @@
-package org.stratopneum.web.trailcard;
+package org.stratopneum.web.paper;
 
 import com.openhtmltopdf.extend.FSSupplier;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
@@ -16,7 +16,7 @@ import org.thymeleaf.context.Context;
 
 /** Sets a page as a PDF, with the fonts that ship with it; nothing is fetched. */
 @Component
-class PaperPrinter {
+public class PaperPrinter {
 
     private static final String FAMILY = "Saira";
     private static final int REGULAR = 400;
@@ -29,7 +29,7 @@ class PaperPrinter {
     }
 
     /** @param template written in XHTML, with its styles in it */
-    byte[] print(String template, String name, Object value) throws IOException {
+    public byte[] print(String template, String name, Object value) throws IOException {
         Context context = new Context(Wording.LOCALE);
         context.setVariable(name, value);
         String page = templates.process(template, context);

@@ -1,0 +1,2 @@
+/** What a wheel went through, on paper. */
+package org.stratopneum.web.history;

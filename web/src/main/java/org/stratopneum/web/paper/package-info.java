@@ -1,0 +1,2 @@
+/** Pages as PDF. */
+package org.stratopneum.web.paper;
