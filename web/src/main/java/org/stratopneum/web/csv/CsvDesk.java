@@ -107,23 +107,25 @@ public class CsvDesk {
                 .toList();
         List<CsvPreview.Line> lines = new ArrayList<>();
         if (plan.open().isEmpty()) {
-            CsvRows reader = new CsvRows(plan, fittings.all(), rider, logbook.now(), null);
+            FittedTires tires = fittings.all();
+            CsvRows reader = new CsvRows(plan, tires, rider, logbook.now(), null);
             cells.stream().limit(LINES).forEach(row -> {
                 CsvRows.Read read = reader.read(row);
                 lines.add(new CsvPreview.Line(
                         row,
-                        read.entries().stream().map(entry -> says(entry, rider)).toList(),
+                        read.entries().stream()
+                                .map(entry -> says(entry, tires, rider))
+                                .toList(),
                         read.problems().stream().map(importer::words).toList()));
             });
         }
         return new CsvPreview(named ? rows.get(0) : List.of(), samples, lines);
     }
 
-    private String says(LogEntry entry, Rider rider) {
+    private String says(LogEntry entry, FittedTires tires, Rider rider) {
         String where = entry.subject().wheelId() == null
                 ? ""
-                : fittings.all()
-                        .wheel(entry.subject().wheelId())
+                : tires.wheel(entry.subject().wheelId())
                         .map(wheel -> wheel.bikeName() + " " + wording.of("position", wheel.position()) + ": ")
                         .orElse("");
         return Age.date(entry.happenedAt(), rider.zoneId()) + ", " + Age.time(entry.happenedAt(), rider.zoneId())
