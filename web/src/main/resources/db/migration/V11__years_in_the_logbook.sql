@@ -3,7 +3,7 @@
 
 -- The rider's entries with these words, or nothing when there are more than `most`. The settings leave only the
 -- index of the words to read by.
-create function entries_with(words tsquery, most integer) returns uuid[]
+create function entries_with(wanted tsquery, most integer) returns uuid[]
   language plpgsql stable security definer
   set search_path = public, pg_temp set enable_seqscan = off set enable_indexscan = off set jit = off
   as $$
@@ -11,7 +11,7 @@ declare
   found uuid[];
 begin
   select array_agg(e.id) into found from (
-    select id from log_entry where owner = current_rider() and lexemes @@ words limit most + 1) e;
+    select id from log_entry where owner = current_rider() and lexemes @@ wanted limit most + 1) e;
   if cardinality(found) > most then return null; end if;
   return coalesce(found, '{}');
 end
