@@ -74,6 +74,9 @@ insert into tire (id, name, nominal_width_mm, bsd_mm, casing, tubeless_marked, h
   ('d0000000-0000-4000-8000-000000000709', 'Lichen Tread 57, worn', 57, 622, 'STANDARD', true, true, true, 350, null),
   ('d0000000-0000-4000-8000-000000000710', 'Lichen Tread 57, half worn', 57, 622, 'STANDARD', true, true, true, 350, null);
 
+update tire set price = 52 where name like 'Lichen Tread%' and owner = current_rider();
+update tire set price = 46.5 where name like 'Pebble Tread%' and owner = current_rider();
+
 update rim set valve_hole_mm = 6.5, valve_seat = 'ROUND' where owner = current_rider();
 
 update rim set valve_hole_mm = 8.5 where id in ('d0000000-0000-4000-8000-000000000503', 'd0000000-0000-4000-8000-000000000504');
@@ -93,6 +96,9 @@ insert into shelf_item (id, kind, name, amount, width_mm, length_mm, valve, remo
 insert into shelf_item (id, kind, name, amount, family, co2_safe, largest_hole_mm, opened_on, best_before) values
   ('d0000000-0000-4000-8000-000000000805', 'SEALANT', 'Tarn milk', 1000, 'LATEX_LOW_AMMONIA', false, 6, current_date - 120, current_date + 260),
   ('d0000000-0000-4000-8000-000000000806', 'SEALANT', 'Moss gel for tubes', 500, 'FIBRE', true, 3, current_date - 300, current_date - 20);
+
+update shelf_item set price = 29 where id = 'd0000000-0000-4000-8000-000000000805';
+update shelf_item set price = 14.5 where id = 'd0000000-0000-4000-8000-000000000806';
 
 insert into shelf_item (id, kind, name, amount, min_width_mm, max_width_mm, bsd_mm, valve, removable_core) values
   ('d0000000-0000-4000-8000-000000000807', 'TUBE', 'Drover tube 50-65', 3, 50, 65, 622, 'PRESTA', true),

@@ -1,23 +1,34 @@
 -- Seldom words are found by their own index. The planner would walk the log by time instead, because only the first
 -- page is asked for, and walk all of it when the word stands in a few old entries.
 
--- The rider's entries with these words, or nothing when there are more than `most`. The settings leave only the
--- index of the words to read by.
-create function entries_with(wanted tsquery, most integer) returns uuid[]
+-- The rider's entries with these words; nothing when there are more than `most`, or when by what the database knows of
+-- its words so many have them that walking by time meets a page of them sooner. The settings leave only the index of the
+-- words to read by.
+create function entries_with(asked text, most integer) returns uuid[]
   language plpgsql stable security definer
   set search_path = public, pg_temp set enable_seqscan = off set enable_indexscan = off set jit = off
   as $$
 declare
   found uuid[];
+  share double precision;
 begin
+  select exp(sum(ln(coalesce(known.share, 0.00001)))) into share
+  from unnest(tsvector_to_array(to_tsvector('english', asked))) as word
+  left join (
+    select u.word, u.share
+    from pg_stats s, unnest(s.most_common_elems::text::text[], s.most_common_elem_freqs) as u(word, share)
+    where s.schemaname = 'public' and s.tablename = 'log_entry' and s.attname = 'lexemes' and u.share > 0) known
+    using (word);
+  if share > 0.01 then return null; end if;
   select array_agg(e.id) into found from (
-    select id from log_entry where owner = current_rider() and lexemes @@ wanted limit most + 1) e;
+    select id from log_entry
+    where owner = current_rider() and lexemes @@ plainto_tsquery('english', asked) limit most + 1) e;
   if cardinality(found) > most then return null; end if;
   return coalesce(found, '{}');
 end
 $$;
 
-revoke execute on function entries_with(tsquery, integer) from public;
+revoke execute on function entries_with(text, integer) from public;
 
 create or replace function find_log(terms jsonb, kinds text[], bike uuid, wheel uuid, tire uuid, since timestamptz,
                                     until timestamptz, with_struck boolean, before_time timestamptz,
@@ -31,7 +42,7 @@ declare
   wanted  tsquery;
   has     text;
   asked   text := '';
-  by_word tsquery;
+  by_word text := '';
   few     uuid[];
 begin
   if kinds is not null then asked := asked || format(' and e.kind = any(%L::text[])', kinds); end if;
@@ -60,10 +71,10 @@ begin
     asked := asked || case when (term ->> 'without')::boolean then ' and not (' else ' and (' end || has || ')';
     -- what must be there and no name stands for
     if not (term ->> 'without')::boolean and term -> 'named' = '{}'::jsonb then
-      by_word := case when by_word is null then wanted else by_word && wanted end;
+      by_word := by_word || ' ' || (term ->> 'words');
     end if;
   end loop;
-  if by_word is not null then
+  if by_word <> '' then
     few := entries_with(by_word, 2000);
     if few is not null then asked := asked || format(' and e.id = any(%L::uuid[])', few); end if;
   end if;
@@ -73,3 +84,10 @@ begin
     || asked || ' order by e.happened_at desc, e.sequence desc limit $1' using most;
 end
 $$;
+
+alter table log_entry drop constraint log_entry_kind_check;
+alter table log_entry add constraint log_entry_kind_check check (kind in (
+  'PRESSURE_READ', 'TIRE_FITTED', 'TIRE_REMOVED', 'WHEELSET_MOUNTED', 'HOLD_STARTED', 'HOLD_ENDED', 'RIM_TAPED',
+  'PART_FITTED', 'SEALANT_ADDED', 'JOB_ENDED', 'WARNING_ACCEPTED', 'RIDDEN', 'OWN_PRESSURE', 'DIALLING_RESET',
+  'SEALANT_DIPPED', 'SEALANT_HEARD', 'PUNCTURE_SEALED', 'CARE_DONE', 'LEAK_FOUND', 'TRAIL_MEND', 'TREAD_MEASURED'));
+alter table log_entry add check (kind <> 'TREAD_MEASURED' or tire_id is not null);

@@ -25,17 +25,25 @@ interface FittingMapper {
     /** A pair that went into a bike. */
     record Mounting(UUID bikeId, Instant at, UUID wheelsetId) {}
 
-    @Select("""
-            select bike_id, happened_at as at, wheelset_id from log_current
-            where kind = 'WHEELSET_MOUNTED' order by happened_at, sequence
-            """)
-    List<Mounting> mountings();
+    /** A change of one or the other. */
+    record Moved(boolean pair, UUID bikeId, UUID wheelsetId, UUID wheelId, Instant at, UUID tireId) {
 
+        Change change() {
+            return new Change(wheelId, at, tireId);
+        }
+
+        Mounting mounting() {
+            return new Mounting(bikeId, at, wheelsetId);
+        }
+    }
+
+    /** All that was fitted, taken off and put in, oldest first. */
     @Select("""
-            select wheel_id, happened_at as at, case when kind = 'TIRE_FITTED' then tire_id end as tire_id
+            select kind = 'WHEELSET_MOUNTED' as pair, bike_id, wheelset_id, wheel_id, happened_at as at,
+                   case when kind = 'TIRE_FITTED' then tire_id end as tire_id
             from log_current
-            where kind in ('TIRE_FITTED', 'TIRE_REMOVED')
+            where kind in ('TIRE_FITTED', 'TIRE_REMOVED', 'WHEELSET_MOUNTED')
             order by happened_at, sequence
             """)
-    List<Change> changes();
+    List<Moved> moved();
 }

@@ -1,5 +1,8 @@
 package org.stratopneum.web.bikes;
 
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -15,6 +18,11 @@ public class Fittings {
 
     @Transactional(readOnly = true)
     public FittedTires all() {
-        return new FittedTires(mapper.wheels(), mapper.changes(), mapper.mountings());
+        Map<Boolean, List<FittingMapper.Moved>> moved =
+                mapper.moved().stream().collect(Collectors.partitioningBy(FittingMapper.Moved::pair));
+        return new FittedTires(
+                mapper.wheels(),
+                moved.get(false).stream().map(FittingMapper.Moved::change).toList(),
+                moved.get(true).stream().map(FittingMapper.Moved::mounting).toList());
     }
 }

@@ -18,7 +18,7 @@ public record HandGauge(UUID id, String name, GaugeFit fit) {
     public static final HandGauge NONE = new HandGauge(null, null, GaugeFit.NONE);
 
     /** The fit as it is kept; none where the two are not there. */
-    static GaugeFit fit(Double offsetKpa, Double slope) {
+    public static GaugeFit fit(Double offsetKpa, Double slope) {
         return offsetKpa == null || slope == null ? GaugeFit.NONE : new GaugeFit(offsetKpa, slope, null, List.of());
     }
 

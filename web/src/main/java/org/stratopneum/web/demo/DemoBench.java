@@ -16,6 +16,7 @@ import org.stratopneum.web.logbook.LeakFound;
 import org.stratopneum.web.logbook.LogDetail;
 import org.stratopneum.web.logbook.LogSubject;
 import org.stratopneum.web.logbook.TrailMend;
+import org.stratopneum.web.logbook.TreadMeasured;
 
 /** What the demo rider did at the bench: tape, valves, sealant, and the hold tests of the gravel bike's rear wheel. */
 @Component
@@ -56,6 +57,20 @@ class DemoBench {
             new Filling(3, 5, 5, 60, 30, BOTTLE),
             new Filling(3, 6, 6, 60, 30, BOTTLE));
 
+    /** A depth gauge held into a tread (mm). */
+    private record Depth(int bike, int wheel, int tire, int daysAgo, double middleMm, Double shoulderMm) {}
+
+    private static final List<Depth> DEPTHS = List.of(
+            new Depth(1, 1, 9, FIRST_DAY, 3.6, 4.0),
+            new Depth(1, 1, 9, 230, 2.4, 3.3),
+            new Depth(1, 1, 9, 100, 1.3, 2.7),
+            new Depth(1, 1, 1, 96, 3.7, 4.1),
+            new Depth(1, 1, 1, 12, 2.9, 3.6),
+            new Depth(1, 2, 2, 96, 3.6, 4.1),
+            new Depth(1, 2, 2, 12, 3.3, 3.9),
+            new Depth(3, 5, 5, FIRST_DAY, 2.1, null),
+            new Depth(3, 5, 5, 60, 1.4, null));
+
     /** Pairs of bike and wheel that were taped and got their valve on the first day. */
     private static final List<int[]> TUBELESS =
             List.of(new int[] {1, 1}, new int[] {1, 2}, new int[] {3, 5}, new int[] {3, 6});
@@ -76,6 +91,12 @@ class DemoBench {
                     pen.at(filling.daysAgo, filling.daysAgo == 12 ? 16 : 18, 45),
                     filling.bottle == null ? subject : subject.with(filling.bottle),
                     new LogDetail.SealantAdded(filling.ml));
+        }
+        for (Depth depth : DEPTHS) {
+            pen.write(
+                    pen.at(depth.daysAgo, 18, 55),
+                    subject(depth.bike, depth.wheel, DemoWheel.id(700 + depth.tire)),
+                    new TreadMeasured(depth.middleMm, depth.shoulderMm, TreadMeasured.Flanks.SOUND, null));
         }
         // the front tire of the workhorse dries a little faster than the usual one
         dip(pen, 45, List.of(12.0, 15.0, 15.0, 14.0));

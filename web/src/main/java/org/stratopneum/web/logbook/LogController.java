@@ -47,15 +47,17 @@ class LogController {
 
     /**
      * @param wheel the wheel's page to go back to, or null
+     * @param tire the tire to whose years to go back, or null
      * @param from garage or agenda to go back there, sealant for that page of the wheel, or null for the log
      */
     @PostMapping("/log/strike")
     String strike(
             @RequestParam(defaultValue = "") List<UUID> entry,
             @RequestParam(required = false) UUID wheel,
+            @RequestParam(required = false) UUID tire,
             @RequestParam(required = false) String from,
             @RequestParam MultiValueMap<String, String> asked) {
-        return back(wheel, from, "struck", logbook.strike(entry), asked);
+        return back(tire, wheel, from, "struck", logbook.strike(entry), asked);
     }
 
     /** Goes back as {@link #strike} does. */
@@ -63,15 +65,21 @@ class LogController {
     String putBack(
             @RequestParam(defaultValue = "") List<UUID> entry,
             @RequestParam(required = false) UUID wheel,
+            @RequestParam(required = false) UUID tire,
             @RequestParam(required = false) String from,
             @RequestParam MultiValueMap<String, String> asked) {
-        return back(wheel, from, "written", logbook.putBack(entry), asked);
+        return back(tire, wheel, from, "written", logbook.putBack(entry), asked);
     }
 
     private static String back(
-            UUID wheel, String from, String outcome, List<UUID> entries, MultiValueMap<String, String> asked) {
+            UUID tire,
+            UUID wheel,
+            String from,
+            String outcome,
+            List<UUID> entries,
+            MultiValueMap<String, String> asked) {
         boolean agenda = "agenda".equals(from);
-        if (wheel == null && !agenda && !"garage".equals(from)) {
+        if (tire == null && wheel == null && !agenda && !"garage".equals(from)) {
             List<Map.Entry<String, String>> done = entries.isEmpty()
                     ? List.of(Map.entry("nothing", "true"))
                     : entries.stream()
@@ -79,12 +87,16 @@ class LogController {
                             .toList();
             return "redirect:" + new LogQuery(asked).address(done);
         }
-        String page = agenda
-                ? "/agenda"
-                : wheel == null ? "/garage" : "/wheels/" + wheel + ("sealant".equals(from) ? "/sealant" : "");
         return "redirect:"
-                + UriComponentsBuilder.fromPath(page)
+                + UriComponentsBuilder.fromPath(agenda ? "/agenda" : pageOf(tire, wheel, from))
                         .queryParam(outcome, entries.toArray())
                         .toUriString();
+    }
+
+    private static String pageOf(UUID tire, UUID wheel, String from) {
+        if (tire != null) {
+            return "/tires/" + tire + "/history";
+        }
+        return wheel == null ? "/garage" : "/wheels/" + wheel + ("sealant".equals(from) ? "/sealant" : "");
     }
 }

@@ -31,6 +31,7 @@ public sealed interface LogDetail
                 LogDetail.DiallingReset,
                 LeakFound,
                 TrailMend,
+                TreadMeasured,
                 Ridden {
 
     LogKind kind();

@@ -23,7 +23,8 @@ public enum LogKind {
     PUNCTURE_SEALED(LogDetail.PunctureSealed.class),
     CARE_DONE(LogDetail.CareDone.class),
     LEAK_FOUND(LeakFound.class),
-    TRAIL_MEND(TrailMend.class);
+    TRAIL_MEND(TrailMend.class),
+    TREAD_MEASURED(TreadMeasured.class);
 
     /** Whatever a gauge showed. */
     public static final List<LogKind> READINGS = List.of(PRESSURE_READ, HOLD_STARTED, HOLD_ENDED);
@@ -53,6 +54,7 @@ public enum LogKind {
             CARE_DONE,
             LEAK_FOUND,
             TRAIL_MEND,
+            TREAD_MEASURED,
             WARNING_ACCEPTED);
 
     private final Class<? extends LogDetail> detail;

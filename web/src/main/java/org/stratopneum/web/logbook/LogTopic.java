@@ -17,7 +17,7 @@ public enum LogTopic {
             LogKind.RIM_TAPED,
             LogKind.PART_FITTED,
             LogKind.WARNING_ACCEPTED)),
-    CARE(List.of(LogKind.JOB_ENDED, LogKind.CARE_DONE)),
+    CARE(List.of(LogKind.JOB_ENDED, LogKind.CARE_DONE, LogKind.TREAD_MEASURED)),
     RIDES(LogKind.DIALLING);
 
     private final List<LogKind> kinds;

@@ -190,6 +190,9 @@ public class LogWording {
         if (detail instanceof TrailMend mend) {
             return stop(mend);
         }
+        if (detail instanceof TreadMeasured tread) {
+            return tread(tread, rider);
+        }
         if (detail instanceof LogDetail.WarningAccepted accepted) {
             return wording.text("log.accepted", wording.text("accepted." + accepted.code()), accepted.note());
         }
@@ -206,6 +209,19 @@ public class LogWording {
         return found.hour() == null
                 ? wording.text("log.leak", cause)
                 : wording.text("log.leak.at", cause, Numbers.upTo(found.hour(), 1));
+    }
+
+    /** "tread 3.2 mm in the middle, 2.8 mm at the shoulder, flanks sound". */
+    private String tread(TreadMeasured tread, Rider rider) {
+        List<String> parts = new ArrayList<>();
+        parts.add(wording.text("log.tread", QuantityText.text(tread.middleMm(), rider.lengthUnit())));
+        if (tread.shoulderMm() != null) {
+            parts.add(wording.text("log.tread.shoulder", QuantityText.text(tread.shoulderMm(), rider.lengthUnit())));
+        }
+        if (tread.flanks() != null) {
+            parts.add(wording.of("flanks", tread.flanks()));
+        }
+        return String.join(", ", parts);
     }
 
     /** "Beside the trail: the tread, up to 3 mm; turn the hole to the bottom: closed; ride on". */

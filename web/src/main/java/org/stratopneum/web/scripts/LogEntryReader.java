@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
+import org.stratopneum.core.history.TreadWear;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
@@ -23,6 +24,7 @@ import org.stratopneum.web.logbook.LogEntry;
 import org.stratopneum.web.logbook.LogSource;
 import org.stratopneum.web.logbook.LogSubject;
 import org.stratopneum.web.logbook.Ridden;
+import org.stratopneum.web.logbook.TreadMeasured;
 import org.stratopneum.web.rider.Rider;
 
 /** Reads entries that a script or a gauge writes into a rider's log, and gathers every fault of all of them. */
@@ -36,6 +38,7 @@ final class LogEntryReader {
         SEALANT_HEARD,
         PUNCTURE_SEALED,
         CARE_DONE,
+        TREAD_MEASURED,
         RIDDEN
     }
 
@@ -111,6 +114,11 @@ final class LogEntryReader {
         if (wheel != null && known.isEmpty()) {
             fields.add(Problem.of("wheelId", "no-such-wheel"));
         }
+        if (kind == Kind.TREAD_MEASURED
+                && known.isPresent()
+                && tires.tireOn(wheel, at).isEmpty()) {
+            fields.add(Problem.of("wheelId", "no-tire"));
+        }
         return known.map(there -> LogSubject.wheel(
                         there.bikeId(), wheel, tires.tireOn(wheel, at).orElse(null))
                 .readWith(gauge));
@@ -154,6 +162,16 @@ final class LogEntryReader {
             case PUNCTURE_SEALED -> Optional.of(new LogDetail.PunctureSealed(detail.optionalFlag("traces")));
             case CARE_DONE ->
                 detail.requiredChoice("care", LogDetail.CareDone.Care.class).map(LogDetail.CareDone::new);
+            case TREAD_MEASURED -> {
+                double middle = detail.number("middleMm", TreadWear.DEPTH_MM);
+                Double shoulder = detail.optionalNumber("shoulderMm", TreadWear.DEPTH_MM);
+                Double wornAt = detail.optionalNumber("wornAtMm", TreadWear.DEPTH_MM);
+                TreadMeasured.Flanks flanks = detail.has("flanks")
+                        ? detail.requiredChoice("flanks", TreadMeasured.Flanks.class)
+                                .orElse(null)
+                        : null;
+                yield detail.build(() -> new TreadMeasured(middle, shoulder, flanks, wornAt));
+            }
             case RIDDEN -> ridden(detail);
         };
     }

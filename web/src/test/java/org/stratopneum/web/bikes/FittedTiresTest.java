@@ -39,6 +39,22 @@ class FittedTiresTest {
         assertThat(tires.wheelIn(UUID.randomUUID(), WheelPosition.REAR, SUMMER)).isEmpty();
     }
 
+    @Test
+    void aStayEndsWhereTheTireComesOffOrAnotherGoesOn() {
+        assertThat(tires.stays())
+                .containsExactly(
+                        new FittedTires.Stay(SUMMER_REAR, FIRST_TIRE, SPRING, SUMMER),
+                        new FittedTires.Stay(SUMMER_REAR, TestTires.SECOND_TIRE, SUMMER.plusSeconds(600), null));
+    }
+
+    @Test
+    void aTireThatCameOffForAnEveningStayed() {
+        assertThat(TestTires.wandering().stays())
+                .containsExactly(
+                        new FittedTires.Stay(SUMMER_REAR, FIRST_TIRE, SPRING, WINTER),
+                        new FittedTires.Stay(WINTER_REAR, FIRST_TIRE, WINTER, null));
+    }
+
     private UUID rear(java.time.Instant at) {
         return tires.wheelIn(BIKE, WheelPosition.REAR, at).orElseThrow().id();
     }

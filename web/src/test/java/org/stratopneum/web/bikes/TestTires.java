@@ -47,4 +47,22 @@ public final class TestTires {
                         new FittingMapper.Mounting(BIKE, SPRING, SUMMER_SET),
                         new FittingMapper.Mounting(BIKE, WINTER, WINTER_SET)));
     }
+
+    /**
+     * Plover with one tire: at the summer rear from spring, off for ten minutes in summer, off for good in winter, and on
+     * the winter wheel from then on.
+     */
+    public static FittedTires wandering() {
+        return new FittedTires(
+                plover().wheels(),
+                List.of(
+                        new FittingMapper.Change(SUMMER_REAR, SPRING, FIRST_TIRE),
+                        new FittingMapper.Change(SUMMER_REAR, SUMMER, null),
+                        new FittingMapper.Change(SUMMER_REAR, SUMMER.plusSeconds(600), FIRST_TIRE),
+                        new FittingMapper.Change(SUMMER_REAR, WINTER, null),
+                        new FittingMapper.Change(WINTER_REAR, WINTER, FIRST_TIRE)),
+                List.of(
+                        new FittingMapper.Mounting(BIKE, SPRING, SUMMER_SET),
+                        new FittingMapper.Mounting(BIKE, WINTER, WINTER_SET)));
+    }
 }

@@ -33,6 +33,8 @@ class EveryPageTest {
                     + "&ground1=CROSS_COUNTRY&share1=100&rider=70&bike=13&massUnit=KG";
 
     /** Every page that the demo rider can open, some of them faulty. */
+    private static final String TIRE = "/tires/d0000000-0000-4000-8000-000000000701";
+
     private static final List<String> PAGES = List.of(
             "/",
             SKYLARK,
@@ -42,6 +44,9 @@ class EveryPageTest {
             "/garage",
             WHEEL,
             TUBED_WHEEL,
+            WHEEL + "/history",
+            TIRE + "/history",
+            "/tires/compare?tire=" + TIRE.substring(7) + "&tire=d0000000-0000-4000-8000-000000000709",
             WHEEL + "/fit",
             WHEEL + "/needs?onHand=28",
             TUBED_WHEEL + "/needs",

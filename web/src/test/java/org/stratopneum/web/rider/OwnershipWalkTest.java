@@ -233,6 +233,7 @@ class OwnershipWalkTest {
         fields.put("note", "known");
         fields.put("sound", "SILENT");
         fields.put("depths", "9 9");
+        fields.put("middle", "3");
         fields.put("volume", "30");
         fields.put("name", "Named");
         fields.put("care", "CORE_SERVICE");

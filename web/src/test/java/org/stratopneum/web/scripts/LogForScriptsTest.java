@@ -83,6 +83,7 @@ class LogForScriptsTest {
                 "\"kind\": \"SEALANT_HEARD\", \"detail\": {\"sound\": \"SLOSHES\"}",
                 "\"kind\": \"PUNCTURE_SEALED\"",
                 "\"kind\": \"CARE_DONE\", \"detail\": {\"care\": \"CORE_SERVICE\"}",
+                "\"kind\": \"TREAD_MEASURED\", \"detail\": {\"middleMm\": 3.1, \"flanks\": \"SCUFFED\"}",
                 "\"kind\": \"RIDDEN\", \"bikeId\": \"" + bike
                         + "\", \"detail\": {\"distanceM\": 31000, \"ground\": [{\"kind\": \"FOREST_TRACK\", \"share\": 1}]}");
         List<String> sent = new ArrayList<>();

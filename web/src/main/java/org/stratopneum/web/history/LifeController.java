@@ -1,0 +1,67 @@
+package org.stratopneum.web.history;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The years of a wheel, of a tire, and of tires side by side. */
+@Controller
+class LifeController {
+
+    private static final String PAGE = "history/life";
+
+    private final LifeDesk desk;
+    private final CompareDesk compare;
+
+    LifeController(LifeDesk desk, CompareDesk compare) {
+        this.desk = desk;
+        this.compare = compare;
+    }
+
+    @GetMapping("/wheels/{id}/history")
+    String wheel(@PathVariable UUID id, @RequestParam(defaultValue = "ALL") LifePage.Span span, Model model) {
+        model.addAttribute("page", desk.wheel(id, span));
+        return PAGE;
+    }
+
+    @GetMapping("/tires/{id}/history")
+    String tire(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "ALL") LifePage.Span span,
+            @RequestParam(required = false) List<UUID> written,
+            @RequestParam(required = false) List<UUID> struck,
+            Model model) {
+        model.addAttribute("page", desk.tire(id, span, written, struck));
+        return PAGE;
+    }
+
+    @PostMapping("/tires/{id}/tread")
+    String measure(
+            @PathVariable UUID id,
+            @RequestParam UUID entry,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        LifeDesk.Outcome outcome = desk.measure(id, entry, typed);
+        if (outcome.again() == null) {
+            return "redirect:/tires/" + id + "/history?written=" + outcome.entry();
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        model.addAttribute("page", outcome.again());
+        return PAGE;
+    }
+
+    @GetMapping("/tires/compare")
+    String compare(@RequestParam(defaultValue = "") List<UUID> tire, Model model) {
+        model.addAttribute("page", compare.page(tire));
+        return "history/compare";
+    }
+}
