@@ -91,3 +91,67 @@ alter table log_entry add constraint log_entry_kind_check check (kind in (
   'PART_FITTED', 'SEALANT_ADDED', 'JOB_ENDED', 'WARNING_ACCEPTED', 'RIDDEN', 'OWN_PRESSURE', 'DIALLING_RESET',
   'SEALANT_DIPPED', 'SEALANT_HEARD', 'PUNCTURE_SEALED', 'CARE_DONE', 'LEAK_FOUND', 'TRAIL_MEND', 'TREAD_MEASURED'));
 alter table log_entry add check (kind <> 'TREAD_MEASURED' or tire_id is not null);
+
+alter table import_run drop constraint import_run_format_check;
+alter table import_run add constraint import_run_format_check check (format in ('CSV', 'ARCHIVE', 'GPX', 'CALENDAR'));
+
+-- Parts and reminders that a file brought, so that they can be taken out again.
+create table import_item (
+  owner      uuid not null default current_rider() references rider on delete cascade,
+  import_id  uuid not null,
+  item_id    uuid not null,
+  primary key (owner, import_id, item_id),
+  foreign key (owner, import_id) references import_run on delete cascade
+);
+alter table import_item enable row level security;
+create policy own_rows on import_item using (owner = current_rider()) with check (owner = current_rider());
+grant select, insert, update, delete on import_item to ${appRole};
+
+-- Takes the parts and reminders of a file out again: parts that nothing names are gone, what was used since is retired,
+-- and reminders are gone that were not done. The application may
+-- delete no tires and no rims, so this runs with the rights of the tables' owner; the number that is gone.
+create function take_items_out(import uuid) returns integer
+  language plpgsql security definer set search_path = public, pg_temp
+  as $$
+declare
+  me     uuid := current_rider();
+  gone   integer := 0;
+  here   integer;
+begin
+  delete from tire t using import_item p
+  where p.owner = me and p.import_id = import and t.owner = me and t.id = p.item_id
+    and not exists (select 1 from log_entry e where e.owner = me and e.tire_id = t.id);
+  get diagnostics here = row_count;
+  gone := gone + here;
+  delete from rim r using import_item p
+  where p.owner = me and p.import_id = import and r.owner = me and r.id = p.item_id
+    and not exists (select 1 from wheel w where w.owner = me and w.rim_id = r.id);
+  get diagnostics here = row_count;
+  gone := gone + here;
+  delete from shelf_item s using import_item p
+  where p.owner = me and p.import_id = import and s.owner = me and s.id = p.item_id
+    and not exists (select 1 from log_entry e where e.owner = me and e.part_id = s.id);
+  get diagnostics here = row_count;
+  gone := gone + here;
+  update tire t set retired_on = current_date, version = version + 1 from import_item p
+  where p.owner = me and p.import_id = import and t.owner = me and t.id = p.item_id and t.retired_on is null
+    and not exists (
+      select 1 from log_entry e
+      where e.owner = me and e.tire_id = t.id and e.kind = 'TIRE_FITTED'
+        and not exists (select 1 from log_entry n where n.owner = me and n.supersedes = e.id)
+        and not exists (
+          select 1 from log_entry o
+          where o.owner = me and o.wheel_id = e.wheel_id and o.kind in ('TIRE_FITTED', 'TIRE_REMOVED')
+            and (o.happened_at, o.sequence) > (e.happened_at, e.sequence)
+            and not exists (select 1 from log_entry n where n.owner = me and n.supersedes = o.id)));
+  update shelf_item s set retired_on = current_date, version = version + 1 from import_item p
+  where p.owner = me and p.import_id = import and s.owner = me and s.id = p.item_id and s.retired_on is null;
+  delete from follow_up f using import_item p
+  where p.owner = me and p.import_id = import and f.owner = me and f.id = p.item_id and f.done_at is null;
+  delete from import_item where owner = me and import_id = import;
+  return gone;
+end
+$$;
+
+revoke execute on function take_items_out(uuid) from public;
+grant execute on function take_items_out(uuid) to ${appRole};

@@ -1,6 +1,6 @@
 package org.stratopneum.web.archive;
 
-import java.io.InputStream;
+import java.io.IOException;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
@@ -79,8 +79,18 @@ class ArchiveReader implements Importer {
     }
 
     @Override
-    public void read(InputStream in, Map<String, String> settings, UUID run, ImportProgress progress) {
-        try (JsonParser parser = json.createParser(in)) {
+    public boolean recognises(byte[] head) {
+        for (byte letter : head) {
+            if (letter > ' ') {
+                return letter == '{';
+            }
+        }
+        return false;
+    }
+
+    @Override
+    public void read(Source file, Map<String, String> settings, UUID run, ImportProgress progress) throws IOException {
+        try (JsonParser parser = json.createParser(file.open())) {
             new Reading(parser, progress).whole();
         } catch (JacksonException broken) {
             String where = broken.getLocation() == null

@@ -34,6 +34,7 @@ public class CsvDesk {
     private final Logbook logbook;
     private final LogWording logWording;
     private final CsvImporter importer;
+    private final PartTable parts;
     private final Wording wording;
     private final ProblemWording problemWording;
 
@@ -43,6 +44,7 @@ public class CsvDesk {
             Logbook logbook,
             LogWording logWording,
             CsvImporter importer,
+            PartTable parts,
             Wording wording,
             ProblemWording problemWording) {
         this.fittings = fittings;
@@ -50,6 +52,7 @@ public class CsvDesk {
         this.logbook = logbook;
         this.logWording = logWording;
         this.importer = importer;
+        this.parts = parts;
         this.wording = wording;
         this.problemWording = problemWording;
     }
@@ -72,9 +75,22 @@ public class CsvDesk {
         return choices("position", WheelPosition.values());
     }
 
-    /** What is kept of a form: what means something, and nothing else. */
-    public Map<String, String> kept(Map<String, String> typed) {
-        return CsvPlan.of(typed).texts();
+    /**
+     * What is kept of a form: what means something, and nothing else. Where the rows are said to be something else than
+     * before, the columns are guessed anew.
+     */
+    @Transactional(readOnly = true)
+    public Map<String, String> kept(Map<String, String> typed, Map<String, String> before, byte[] head) {
+        CsvPlan plan = CsvPlan.of(typed);
+        return plan.holds() == CsvPlan.of(before).holds()
+                ? plan.texts()
+                : CsvGuess.of(head, riders.self().units(), plan.bike(), plan.holds())
+                        .texts();
+    }
+
+    /** Whether what a file brought can be put back without it: notes can, parts are gone. */
+    public boolean redoable(Map<String, String> settings) {
+        return CsvPlan.of(settings).holds() == CsvPlan.Holds.NOTES;
     }
 
     /** The fields of the form that matter for the columns that there are, in the order of the form. */
@@ -107,19 +123,44 @@ public class CsvDesk {
                 .toList();
         List<CsvPreview.Line> lines = new ArrayList<>();
         if (plan.open().isEmpty()) {
-            FittedTires tires = fittings.all();
-            CsvRows reader = new CsvRows(plan, tires, rider, logbook.now(), null);
-            cells.stream().limit(LINES).forEach(row -> {
-                CsvRows.Read read = reader.read(row);
-                lines.add(new CsvPreview.Line(
-                        row,
-                        read.entries().stream()
-                                .map(entry -> says(entry, tires, rider))
-                                .toList(),
-                        read.problems().stream().map(importer::words).toList()));
-            });
+            List<List<String>> first = cells.stream().limit(LINES).toList();
+            lines.addAll(
+                    plan.holds() == CsvPlan.Holds.PARTS
+                            ? partLines(first, plan, rider)
+                            : noteLines(first, plan, rider));
         }
         return new CsvPreview(named ? rows.get(0) : List.of(), samples, lines);
+    }
+
+    private List<CsvPreview.Line> noteLines(List<List<String>> rows, CsvPlan plan, Rider rider) {
+        FittedTires tires = fittings.all();
+        CsvRows reader = new CsvRows(plan, tires, rider, logbook.now(), null);
+        return rows.stream()
+                .map(row -> {
+                    CsvRows.Read read = reader.read(row);
+                    return new CsvPreview.Line(
+                            row,
+                            read.entries().stream()
+                                    .map(entry -> says(entry, tires, rider))
+                                    .toList(),
+                            read.problems().stream().map(importer::words).toList());
+                })
+                .toList();
+    }
+
+    private List<CsvPreview.Line> partLines(List<List<String>> rows, CsvPlan plan, Rider rider) {
+        PartRows reader = parts.rows(plan, rider);
+        return rows.stream()
+                .map(row -> {
+                    PartRows.Read read = reader.read(row);
+                    return new CsvPreview.Line(
+                            row,
+                            read.parts().stream()
+                                    .map(part -> (wording.of("part", part.sort()) + " " + part.name()).strip())
+                                    .toList(),
+                            read.problems().stream().map(importer::words).toList());
+                })
+                .toList();
     }
 
     private String says(LogEntry entry, FittedTires tires, Rider rider) {
@@ -132,8 +173,19 @@ public class CsvDesk {
                 + " · " + where + logWording.says(entry, rider);
     }
 
-    public List<Choice> fields() {
-        return choices("import.column", CsvField.values());
+    public List<Choice> fields(Map<String, String> settings) {
+        CsvColumn[] columns = CsvPlan.of(settings).holds().columns();
+        return Stream.of(columns)
+                .map(column -> new Choice(column.name(), wording.text("import.column." + column.name())))
+                .toList();
+    }
+
+    public List<Choice> holds() {
+        return choices("import.holds", CsvPlan.Holds.values());
+    }
+
+    public List<Choice> partSorts() {
+        return choices("part", PartSort.values());
     }
 
     public List<Choice> orders() {

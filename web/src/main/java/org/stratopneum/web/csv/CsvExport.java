@@ -45,7 +45,8 @@ public class CsvExport {
         READINGS(LogKind.READINGS),
         SEALANT(List.of(LogKind.SEALANT_ADDED, LogKind.SEALANT_DIPPED)),
         RIDES(List.of(LogKind.RIDDEN)),
-        LOG(List.of(LogKind.values()));
+        LOG(List.of(LogKind.values())),
+        PARTS(List.of());
 
         private final Collection<LogKind> kinds;
 
@@ -65,9 +66,11 @@ public class CsvExport {
     private final LogWording wording;
     private final Riders riders;
     private final CsvMapper mapper;
+    private final PartTable parts;
     private final JsonMapper json;
 
-    CsvExport(Logbook logbook, LogWording wording, Riders riders, CsvMapper mapper, JsonMapper json) {
+    CsvExport(Logbook logbook, LogWording wording, Riders riders, CsvMapper mapper, PartTable parts, JsonMapper json) {
+        this.parts = parts;
         this.json = json;
         this.mapper = mapper;
         this.logbook = logbook;
@@ -83,7 +86,11 @@ public class CsvExport {
         letters.write('\uFEFF');
         CSVPrinter printer = new CSVPrinter(letters, CSVFormat.RFC4180);
         printer.printRecord(headings(sort, rider));
-        if (sort == Sort.READINGS) {
+        if (sort == Sort.PARTS) {
+            for (List<String> row : parts.out(rider)) {
+                printer.printRecord(row);
+            }
+        } else if (sort == Sort.READINGS) {
             // years of them: no more of each is read than its row holds
             Map<String, String> where =
                     new TreeMap<>(Map.of("REAR", wording.where("REAR"), "FRONT", wording.where("FRONT"), "", ""));
@@ -149,6 +156,7 @@ public class CsvExport {
                         "wet",
                         "ground",
                         "note");
+            case PARTS -> PartTable.headings(rider);
             case LOG -> List.of("date", "time", "bike", "wheel", "wheelset", "tire", "kind", "what", "note");
         };
     }

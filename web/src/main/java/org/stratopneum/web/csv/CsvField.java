@@ -1,12 +1,9 @@
 package org.stratopneum.web.csv;
 
-import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
 
-/** What a column of a table may hold, with the words by which its heading is known. */
-enum CsvField {
+/** What a column of a table of notes may hold, with the words by which its heading is known. */
+enum CsvField implements CsvColumn {
     DATE("date", "day", "datum", "tag", "when"),
     TIME("time", "hour", "uhrzeit", "zeit"),
     BIKE("bike", "bicycle", "rad", "fahrrad"),
@@ -35,11 +32,8 @@ enum CsvField {
     /** Those of a wheel. */
     static final List<CsvField> OF_A_WHEEL = List.of(PRESSURE, DEPTH, FILLED);
 
-    /** The field that a heading names; the first one whose word stands in it. */
-    static Optional<CsvField> of(String heading) {
-        List<String> said = Arrays.asList(heading.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+"));
-        return Arrays.stream(values())
-                .filter(field -> field.words.stream().anyMatch(said::contains))
-                .findFirst();
+    @Override
+    public List<String> wordings() {
+        return words;
     }
 }

@@ -14,6 +14,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
@@ -43,6 +44,11 @@ final class CsvGuess {
      * @param onlyBike the only bike that there is, or null
      */
     static CsvPlan of(byte[] head, Units units, UUID onlyBike) {
+        return of(head, units, onlyBike, null);
+    }
+
+    /** @param holds what the rider says the rows are, or null to guess that too */
+    static CsvPlan of(byte[] head, Units units, UUID onlyBike, CsvPlan.Holds holds) {
         CsvPlan.Encoding encoding = encoding(head);
         CsvPlan.Separator separator = Arrays.stream(CsvPlan.Separator.values())
                 .max((one, other) -> Long.compare(regular(head, encoding, one), regular(head, encoding, other)))
@@ -52,6 +58,9 @@ final class CsvGuess {
                 && rows.get(0).stream().noneMatch(cell -> NUMBER.matcher(cell).matches() || isDate(cell));
         List<String> names = heading ? rows.get(0) : List.of();
         List<List<String>> cells = heading ? rows.subList(1, rows.size()) : rows;
+        if (holds == null ? isOfParts(names) : holds == CsvPlan.Holds.PARTS) {
+            return parts(encoding, separator, heading, names, cells, units);
+        }
         List<CsvField> columns = columns(names, cells);
         int date = columns.indexOf(CsvField.DATE);
         boolean comma = columns.stream()
@@ -61,6 +70,7 @@ final class CsvGuess {
                                 .anyMatch(cell -> WITH_COMMA.matcher(cell).matches()));
         CsvPlan.Decimal decimal = comma ? CsvPlan.Decimal.COMMA : CsvPlan.Decimal.POINT;
         return new CsvPlan(
+                CsvPlan.Holds.NOTES,
                 encoding,
                 separator,
                 heading,
@@ -71,10 +81,91 @@ final class CsvGuess {
                 units.volume(),
                 distance(names, columns, units),
                 units.temperature(),
+                units.mass(),
                 onlyBike,
                 null,
                 false,
-                columns);
+                null,
+                new ArrayList<>(columns));
+    }
+
+    /** A table that names no date, but parts, or names and sizes or prices. */
+    private static boolean isOfParts(List<String> names) {
+        List<CsvField> notes = names.stream()
+                .flatMap(name -> CsvColumn.of(name, CsvField.values()).stream())
+                .toList();
+        List<PartField> parts = names.stream()
+                .flatMap(name -> CsvColumn.of(name, PartField.values()).stream())
+                .toList();
+        return !notes.contains(CsvField.DATE)
+                && (parts.contains(PartField.PART) || parts.contains(PartField.NAME) || parts.contains(PartField.SIZE));
+    }
+
+    private static CsvPlan parts(
+            CsvPlan.Encoding encoding,
+            CsvPlan.Separator separator,
+            boolean heading,
+            List<String> names,
+            List<List<String>> cells,
+            Units units) {
+        int width =
+                Math.max(names.size(), cells.stream().mapToInt(List::size).max().orElse(0));
+        List<PartField> columns = new ArrayList<>();
+        for (int i = 0; i < width; i++) {
+            PartField named = i < names.size()
+                    ? CsvColumn.of(names.get(i), PartField.values()).orElse(null)
+                    : null;
+            columns.add(columns.contains(named) ? null : named);
+        }
+        boolean comma = false;
+        List<String> days = new ArrayList<>();
+        for (int i = 0; i < columns.size(); i++) {
+            PartField.Cell cell = columns.get(i) == null ? null : columns.get(i).cell();
+            comma |= cell == PartField.Cell.NUMBER
+                    && column(cells, i).stream()
+                            .anyMatch(text -> WITH_COMMA.matcher(text).matches());
+            if (cell == PartField.Cell.DAY) {
+                days.addAll(column(cells, i));
+            }
+        }
+        Set<DateOrder> orders = DateOrder.of(days);
+        return new CsvPlan(
+                CsvPlan.Holds.PARTS,
+                encoding,
+                separator,
+                heading,
+                comma ? CsvPlan.Decimal.COMMA : CsvPlan.Decimal.POINT,
+                orders.size() == 1 ? orders.iterator().next() : null,
+                partPressure(names).orElse(null),
+                unit(names, RiderUnit.Kind.LENGTH).orElse(units.length()),
+                unit(names, RiderUnit.Kind.VOLUME).orElse(units.volume()),
+                units.distance(),
+                units.temperature(),
+                unit(names, RiderUnit.Kind.MASS).orElse(units.mass()),
+                null,
+                null,
+                false,
+                null,
+                new ArrayList<>(columns));
+    }
+
+    private static Optional<PressureUnit> partPressure(List<String> names) {
+        return Arrays.stream(PressureUnit.values())
+                .filter(unit -> names.stream().anyMatch(name -> names(name, unit.symbol())))
+                .findFirst();
+    }
+
+    /** The unit of a kind that a heading names; of two which, nobody knows. */
+    private static Optional<RiderUnit> unit(List<String> names, RiderUnit.Kind kind) {
+        List<RiderUnit> named = kind.units().stream()
+                .filter(unit -> names.stream().anyMatch(name -> names(name, unit.symbol())))
+                .toList();
+        return named.size() == 1 ? Optional.of(named.get(0)) : Optional.empty();
+    }
+
+    private static boolean names(String heading, String symbol) {
+        return Arrays.asList(heading.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+"))
+                .contains(symbol.toLowerCase(Locale.ROOT));
     }
 
     /** A mark at the beginning tells; else whatever is UTF-8 by its rules; else what spreadsheets wrote long ago. */
@@ -133,7 +224,9 @@ final class CsvGuess {
                 Math.max(names.size(), cells.stream().mapToInt(List::size).max().orElse(0));
         List<CsvField> columns = new ArrayList<>();
         for (int i = 0; i < width; i++) {
-            CsvField named = i < names.size() ? CsvField.of(names.get(i)).orElse(null) : null;
+            CsvField named = i < names.size()
+                    ? CsvColumn.of(names.get(i), CsvField.values()).orElse(null)
+                    : null;
             columns.add(columns.contains(named) ? null : named);
         }
         // without a heading a column of dates tells itself

@@ -1,7 +1,6 @@
 package org.stratopneum.web.csv;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.CharacterCodingException;
 import java.util.ArrayList;
@@ -37,6 +36,7 @@ class CsvImporter implements Importer {
     private final Riders riders;
     private final Logbook logbook;
     private final LogIntake intake;
+    private final PartTable parts;
     private final Wording wording;
     private final ProblemWording problemWording;
 
@@ -45,12 +45,14 @@ class CsvImporter implements Importer {
             Riders riders,
             Logbook logbook,
             LogIntake intake,
+            PartTable parts,
             Wording wording,
             ProblemWording problemWording) {
         this.fittings = fittings;
         this.riders = riders;
         this.logbook = logbook;
         this.intake = intake;
+        this.parts = parts;
         this.wording = wording;
         this.problemWording = problemWording;
     }
@@ -61,15 +63,13 @@ class CsvImporter implements Importer {
     }
 
     @Override
-    public void read(InputStream in, Map<String, String> settings, UUID run, ImportProgress progress)
-            throws IOException {
+    public void read(Source file, Map<String, String> settings, UUID run, ImportProgress progress) throws IOException {
         CsvPlan plan = CsvPlan.of(settings);
-        CsvRows rows = new CsvRows(plan, fittings.all(), riders.self(), logbook.now(), run.toString());
-        Set<UUID> bikes = new HashSet<>();
-        List<LogEntry> batch = new ArrayList<>();
+        Rows rows =
+                plan.holds() == CsvPlan.Holds.PARTS ? new Parts(plan, run, progress) : new Notes(plan, run, progress);
         long line = 0;
         try {
-            Iterator<CSVRecord> records = CsvTable.rows(in, plan);
+            Iterator<CSVRecord> records = CsvTable.rows(file.open(), plan);
             while (records.hasNext()) {
                 CSVRecord cells = records.next();
                 line = cells.getRecordNumber();
@@ -77,25 +77,84 @@ class CsvImporter implements Importer {
                     continue;
                 }
                 progress.row();
-                CsvRows.Read read = rows.read(cells.toList());
                 String where = wording.text("import.row", line);
-                read.problems().forEach(problem -> progress.fault(where, words(problem)));
-                read.entries().stream()
-                        .filter(entry -> LogKind.DIALLING.contains(entry.kind()))
-                        .forEach(entry -> bikes.add(entry.subject().bikeId()));
-                if (progress.fine()) {
-                    batch.addAll(read.entries());
-                }
-                if (batch.size() >= BATCH) {
-                    keep(batch, progress);
-                }
+                rows.read(cells.toList()).forEach(problem -> progress.fault(where, words(problem)));
             }
         } catch (IOException | UncheckedIOException | IllegalStateException broken) {
             throw new ImportStoppedException(wording.text("import.after-row", line), broken(broken, plan));
         }
-        keep(batch, progress);
-        if (progress.fine()) {
-            intake.announce(bikes);
+        rows.end();
+    }
+
+    /** Takes row after row. */
+    private interface Rows {
+
+        /** All that is wrong with a row. */
+        List<Problem> read(List<String> cells);
+
+        default void end() {}
+    }
+
+    /** Entries for the log, written a thousand rows at a time. */
+    private final class Notes implements Rows {
+
+        private final CsvRows rows;
+        private final ImportProgress progress;
+        private final Set<UUID> bikes = new HashSet<>();
+        private final List<LogEntry> batch = new ArrayList<>();
+
+        Notes(CsvPlan plan, UUID run, ImportProgress progress) {
+            this.rows = new CsvRows(plan, fittings.all(), riders.self(), logbook.now(), run.toString());
+            this.progress = progress;
+        }
+
+        @Override
+        public List<Problem> read(List<String> cells) {
+            CsvRows.Read read = rows.read(cells);
+            read.entries().stream()
+                    .filter(entry -> LogKind.DIALLING.contains(entry.kind()))
+                    .forEach(entry -> bikes.add(entry.subject().bikeId()));
+            if (read.problems().isEmpty() && progress.fine()) {
+                batch.addAll(read.entries());
+            }
+            if (batch.size() >= BATCH) {
+                keep(batch, progress);
+            }
+            return read.problems();
+        }
+
+        @Override
+        public void end() {
+            keep(batch, progress);
+            if (progress.fine()) {
+                intake.announce(bikes);
+            }
+        }
+    }
+
+    /** Parts for garage and shelf. */
+    private final class Parts implements Rows {
+
+        private final PartRows rows;
+        private final UUID run;
+        private final ImportProgress progress;
+
+        Parts(CsvPlan plan, UUID run, ImportProgress progress) {
+            this.rows = parts.rows(plan, riders.self());
+            this.run = run;
+            this.progress = progress;
+        }
+
+        @Override
+        public List<Problem> read(List<String> cells) {
+            PartRows.Read read = rows.read(cells);
+            if (read.problems().isEmpty() && progress.fine()) {
+                read.parts().forEach(part -> {
+                    boolean fresh = parts.keep(part, run);
+                    progress.count(fresh ? 1 : 0, fresh ? 0 : 1);
+                });
+            }
+            return read.problems();
         }
     }
 

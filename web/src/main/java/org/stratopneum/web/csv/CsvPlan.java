@@ -2,7 +2,7 @@ package org.stratopneum.web.csv;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,11 +17,14 @@ import org.stratopneum.core.quantity.RiderUnit;
 /**
  * How a table is understood; each part null where it was not said.
  *
+ * @param holds what its rows are
+ * @param part the sort of parts of rows that name none
  * @param columns what each column holds, null for one that is left out
  * @param bike the bike of rows that name none
  * @param position the wheel of rows that name none: REAR or FRONT
  */
 record CsvPlan(
+        Holds holds,
         Encoding encoding,
         Separator separator,
         boolean heading,
@@ -32,10 +35,35 @@ record CsvPlan(
         RiderUnit volume,
         RiderUnit distance,
         RiderUnit temperature,
+        RiderUnit mass,
         UUID bike,
         String position,
         boolean pumped,
-        List<CsvField> columns) {
+        PartSort part,
+        List<CsvColumn> columns) {
+
+    /** What the rows of a table are. */
+    enum Holds {
+        NOTES(CsvField.values()),
+        PARTS(PartField.values());
+
+        private final CsvColumn[] columns;
+
+        Holds(CsvColumn[] columns) {
+            this.columns = columns;
+        }
+
+        /** What its columns may hold. */
+        CsvColumn[] columns() {
+            return columns.clone();
+        }
+
+        private Optional<CsvColumn> column(String name) {
+            return Arrays.stream(columns)
+                    .filter(column -> column.name().equals(name))
+                    .findFirst();
+        }
+    }
 
     /** Letters as bytes. */
     enum Encoding {
@@ -82,9 +110,24 @@ record CsvPlan(
 
     private static final String COLUMN = "column";
 
+    private static final List<PartField> PART_VALUES = List.of(PartField.NAME, PartField.SIZE, PartField.BEAD_SEAT);
+
+    private static final List<PartField> PART_LENGTHS = List.of(
+            PartField.MEASURING_RIM,
+            PartField.WIDTH,
+            PartField.RIM_DEPTH,
+            PartField.VALVE_HOLE,
+            PartField.LENGTH,
+            PartField.LEAST_WIDTH,
+            PartField.MOST_WIDTH,
+            PartField.LARGEST_HOLE);
+
     /** The plan as texts, for a form and for the database. */
     Map<String, String> texts() {
         Map<String, String> texts = new TreeMap<>();
+        put(texts, "holds", holds);
+        put(texts, "part", part);
+        put(texts, "mass", mass);
         put(texts, "encoding", encoding);
         put(texts, "separator", separator);
         put(texts, "decimal", decimal);
@@ -99,7 +142,7 @@ record CsvPlan(
         texts.put("heading", heading ? "on" : "");
         texts.put("pumped", pumped ? "on" : "");
         for (int i = 0; i < columns.size(); i++) {
-            put(texts, COLUMN + i, columns.get(i));
+            texts.put(COLUMN + i, columns.get(i) == null ? "" : columns.get(i).name());
         }
         return texts;
     }
@@ -110,11 +153,13 @@ record CsvPlan(
 
     /** The plan of such texts; what is no known value counts as not said. */
     static CsvPlan of(Map<String, String> texts) {
-        List<CsvField> columns = new ArrayList<>();
+        Holds holds = choice(texts, "holds", Holds.class).orElse(Holds.NOTES);
+        List<CsvColumn> columns = new ArrayList<>();
         for (int i = 0; i < MOST_COLUMNS && texts.containsKey(COLUMN + i); i++) {
-            columns.add(choice(texts, COLUMN + i, CsvField.class).orElse(null));
+            columns.add(holds.column(texts.get(COLUMN + i)).orElse(null));
         }
         return new CsvPlan(
+                holds,
                 choice(texts, "encoding", Encoding.class).orElse(Encoding.UTF_8),
                 choice(texts, "separator", Separator.class).orElse(Separator.COMMA),
                 "on".equals(texts.get("heading")),
@@ -125,9 +170,11 @@ record CsvPlan(
                 unit(texts, "volume", RiderUnit.Kind.VOLUME),
                 unit(texts, "distance", RiderUnit.Kind.DISTANCE),
                 unit(texts, "temperature", RiderUnit.Kind.TEMPERATURE),
+                unit(texts, "mass", RiderUnit.Kind.MASS),
                 bike(texts.getOrDefault("bike", "")),
                 List.of("REAR", "FRONT").contains(texts.getOrDefault("position", "")) ? texts.get("position") : null,
                 "on".equals(texts.get("pumped")),
+                choice(texts, "part", PartSort.class).orElse(null),
                 columns);
     }
 
@@ -152,8 +199,8 @@ record CsvPlan(
     }
 
     /** Where each field stands. */
-    Map<CsvField, Integer> places() {
-        Map<CsvField, Integer> places = new EnumMap<>(CsvField.class);
+    Map<CsvColumn, Integer> places() {
+        Map<CsvColumn, Integer> places = new HashMap<>();
         for (int i = 0; i < columns.size(); i++) {
             if (columns.get(i) != null) {
                 places.putIfAbsent(columns.get(i), i);
@@ -162,7 +209,7 @@ record CsvPlan(
         return places;
     }
 
-    boolean has(CsvField field) {
+    boolean has(CsvColumn field) {
         return columns.contains(field);
     }
 
@@ -173,6 +220,9 @@ record CsvPlan(
             if (columns.get(i) != null && columns.indexOf(columns.get(i)) < i) {
                 problems.add(Problem.of(COLUMN + i, "column-twice"));
             }
+        }
+        if (holds == Holds.PARTS) {
+            return partsOpen(problems);
         }
         if (!has(CsvField.DATE)) {
             problems.add(Problem.of("columns", "no-date-column"));
@@ -192,6 +242,35 @@ record CsvPlan(
         return problems;
     }
 
+    private Problems partsOpen(Problems problems) {
+        if (PART_VALUES.stream().noneMatch(this::has)) {
+            problems.add(Problem.of("columns", "no-part-column"));
+        }
+        Map<String, Boolean> needed = partsNeeded();
+        need(problems, needed, "order", order);
+        need(problems, needed, "pressure", pressure);
+        need(problems, needed, "mass", mass);
+        need(problems, needed, "length", length);
+        need(problems, needed, "volume", volume);
+        need(problems, needed, "part", part);
+        return problems;
+    }
+
+    private Map<String, Boolean> partsNeeded() {
+        Map<String, Boolean> needed = new LinkedHashMap<>();
+        needed.put("order", columns.stream().anyMatch(column -> cell(column) == PartField.Cell.DAY));
+        needed.put("pressure", has(PartField.MAX_PRESSURE) || has(PartField.MIN_PRESSURE));
+        needed.put("mass", has(PartField.MAX_LOAD));
+        needed.put("length", PART_LENGTHS.stream().anyMatch(this::has));
+        needed.put("volume", has(PartField.AMOUNT) && (has(PartField.PART) || part == PartSort.SEALANT));
+        needed.put("part", !has(PartField.PART));
+        return needed;
+    }
+
+    private static PartField.Cell cell(CsvColumn column) {
+        return column instanceof PartField part ? part.cell() : null;
+    }
+
     /** Which fields of the form the columns ask for. */
     private Map<String, Boolean> needed() {
         Map<String, Boolean> needed = new LinkedHashMap<>();
@@ -207,8 +286,8 @@ record CsvPlan(
 
     /** The fields of the form that matter, in its order; a bike may be missing in a row that has a column for it. */
     List<String> asked() {
-        List<String> asked = new ArrayList<>();
-        needed().forEach((field, needed) -> {
+        List<String> asked = new ArrayList<>(List.of("holds"));
+        (holds == Holds.PARTS ? partsNeeded() : needed()).forEach((field, needed) -> {
             if (needed) {
                 asked.add(field);
             }
@@ -216,7 +295,12 @@ record CsvPlan(
         if (CsvField.OF_A_WHEEL.stream().anyMatch(this::has) && !asked.contains("position")) {
             asked.add("position");
         }
-        asked.addAll(List.of("bike", "decimal", "separator", "encoding"));
+        if (holds == Holds.NOTES) {
+            asked.add("bike");
+        } else if (!asked.contains("part")) {
+            asked.add("part");
+        }
+        asked.addAll(List.of("decimal", "separator", "encoding"));
         return asked;
     }
 

@@ -44,7 +44,7 @@ final class CsvRows {
     private static final Pattern TIME_BEHIND =
             Pattern.compile(".*\\d[T ,]+(\\d{1,2}:\\d{2}(?::\\d{2})?)(?:\\.\\d+)?Z?");
     /** The apostrophe that our own tables put before what a spreadsheet would take for a formula. */
-    private static final Pattern FROM_US = Pattern.compile("^'([=+\\-@])");
+    static final Pattern FROM_US = Pattern.compile("^'([=+\\-@])");
 
     private static final Set<String> SET =
             Set.of("set", "pumped", "inflated", "yes", "y", "1", "true", "x", "after", "ja");
@@ -61,7 +61,7 @@ final class CsvRows {
             "vorne", WheelPosition.FRONT);
 
     private final CsvPlan plan;
-    private final Map<CsvField, Integer> places;
+    private final Map<CsvColumn, Integer> places;
     private final FittedTires tires;
     private final Rider rider;
     private final Instant now;

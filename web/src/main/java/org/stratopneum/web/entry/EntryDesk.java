@@ -14,6 +14,7 @@ import org.stratopneum.web.logbook.LogLine;
 import org.stratopneum.web.logbook.LogRow;
 import org.stratopneum.web.logbook.LogWording;
 import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.logbook.Ridden;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.wording.Age;
@@ -74,6 +75,7 @@ class EntryDesk {
                 states(chain, rider),
                 head.wheelId(),
                 head.bikeId(),
+                logbook.detailOf(head) instanceof Ridden ridden ? ridden.track() : null,
                 photos.of(chain.stream().map(LogRow::id).toList()),
                 typed == null ? new FormView(Map.of(NOTE, note), Map.of()) : typed,
                 removed,

@@ -12,6 +12,7 @@ import org.stratopneum.web.wording.FormView;
  * @param facts what else is known of it, each with its name
  * @param states what it said and when that was written, the first one first
  * @param wheel the page of its wheel, or null
+ * @param track the recorded file of a ride, or null
  * @param removed a picture that was just taken away, or null
  * @param newPhoto id for a picture that is added
  */
@@ -22,6 +23,7 @@ public record EntryPage(
         List<State> states,
         UUID wheel,
         UUID bike,
+        UUID track,
         List<Photos.Shown> photos,
         FormView form,
         UUID removed,

@@ -10,6 +10,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.web.csv.CsvDesk;
 import org.stratopneum.web.csv.CsvPreview;
+import org.stratopneum.web.imports.ImportForm;
 import org.stratopneum.web.imports.ImportFormat;
 import org.stratopneum.web.imports.ImportRun;
 import org.stratopneum.web.imports.Imports;
@@ -75,8 +76,11 @@ class ExchangeDesk {
             long bytes = file == null ? 0 : file.getSize();
             imports.receive(id, file == null ? "" : file.getOriginalFilename(), bytes, file);
             ImportRun run = imports.run(id);
-            if (run.format() == ImportFormat.CSV && run.version() == 1) {
-                imports.understand(id, csv.guess(imports.head(id)), run.version());
+            if (run.version() == 1) {
+                imports.understand(
+                        id,
+                        run.format() == ImportFormat.CSV ? csv.guess(imports.head(id)) : imports.guess(run),
+                        run.version());
             }
             return new Received(null, id);
         } catch (InvalidInputException invalid) {
@@ -92,23 +96,30 @@ class ExchangeDesk {
                 !run.state().busy() && run.state() != ImportRun.State.DONE && run.state() != ImportRun.State.UNDONE;
         boolean table = run.format() == ImportFormat.CSV && waits;
         CsvPreview preview = table ? csv.preview(imports.head(id), settings) : null;
-        Map<String, String> open = table ? csv.open(settings) : Map.of();
+        Map<String, String> open = table ? csv.open(settings) : waits ? imports.open(run) : Map.of();
         return new ImportPage(
                 run,
                 when(run, riders.self()),
                 new FormView(settings, open),
                 open,
                 preview,
-                table ? choices() : Map.of(),
+                !table && waits ? imports.form(run) : ImportForm.NOTHING,
+                table ? choices(settings) : Map.of(),
                 imports.faults(run),
                 waits ? imports.same(id).orElse(null) : null,
                 imports.undoable(run),
+                run.state() == ImportRun.State.UNDONE
+                        && imports.redoable(run)
+                        && (run.format() != ImportFormat.CSV || csv.redoable(settings)),
                 table ? csv.asked(settings) : List.of());
     }
 
-    private Map<String, List<CsvDesk.Choice>> choices() {
+    private Map<String, List<CsvDesk.Choice>> choices(Map<String, String> settings) {
         Map<String, List<CsvDesk.Choice>> choices = new HashMap<>();
-        choices.put("fields", csv.fields());
+        choices.put("fields", csv.fields(settings));
+        choices.put("holds", csv.holds());
+        choices.put("part", csv.partSorts());
+        choices.put("mass", csv.units("MASS"));
         choices.put("order", csv.orders());
         choices.put("encoding", csv.encodings());
         choices.put("separator", csv.separators());
@@ -126,14 +137,34 @@ class ExchangeDesk {
     /** Keeps how a table is to be understood. */
     @Transactional
     void understand(UUID id, Map<String, String> typed, int version) {
-        imports.understand(id, csv.kept(typed), version);
+        ImportRun run = imports.run(id);
+        imports.understand(
+                id,
+                run.format() == ImportFormat.CSV
+                        ? csv.kept(typed, imports.settings(run), imports.head(id))
+                        : asked(run, typed),
+                version);
+    }
+
+    /** What was answered of that which is asked, and nothing else. */
+    private Map<String, String> asked(ImportRun run, Map<String, String> typed) {
+        ImportForm form = imports.form(run);
+        Map<String, String> answers = new HashMap<>();
+        form.selects()
+                .forEach(select -> select.options().stream()
+                        .map(ImportForm.Option::value)
+                        .filter(value -> value.equals(typed.get(select.name())))
+                        .forEach(value -> answers.put(select.name(), value)));
+        form.ticks().stream()
+                .filter(tick -> typed.containsKey(tick.name()))
+                .forEach(tick -> answers.put(tick.name(), "on"));
+        return answers;
     }
 
     /** Whether nothing is left open that must be said before a row can be read. */
     @Transactional(readOnly = true)
     boolean clear(UUID id) {
         ImportRun run = imports.run(id);
-        return run.format() == ImportFormat.ARCHIVE
-                || csv.open(imports.settings(run)).isEmpty();
+        return (run.format() == ImportFormat.CSV ? csv.open(imports.settings(run)) : imports.open(run)).isEmpty();
     }
 }

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.stratopneum.web.csv.CsvPreview;
 import org.stratopneum.web.imports.ImportFault;
+import org.stratopneum.web.imports.ImportForm;
 import org.stratopneum.web.imports.ImportRun;
 import org.stratopneum.web.wording.FormView;
 
@@ -14,9 +15,10 @@ import org.stratopneum.web.wording.FormView;
  * @param made when it was received, in words
  * @param open what must still be said before it can be read
  * @param preview the beginning as it is understood; null for an archive, or once it is in
+ * @param asks what is asked of another file than a table, and seen of it
  * @param choices what may be chosen in each field of the form
  * @param same another import by which the same file is in already, or null
- * @param undoable whether it can be taken out again
+ * @param undoable whether it can be taken out again, {@code redoable} put back
  * @param asked fields of the form that matter for the columns that there are
  */
 public record ImportPage(
@@ -25,10 +27,12 @@ public record ImportPage(
         FormView form,
         Map<String, String> open,
         CsvPreview preview,
+        ImportForm asks,
         Map<String, List<org.stratopneum.web.csv.CsvDesk.Choice>> choices,
         List<ImportFault> faults,
         UUID same,
         boolean undoable,
+        boolean redoable,
         List<String> asked) {
 
     /** Fields of the form that do not matter now, and are kept. */

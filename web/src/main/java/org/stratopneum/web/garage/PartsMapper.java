@@ -168,6 +168,9 @@ interface PartsMapper {
             """)
     List<RimRow> spareRims();
 
+    @Select("select * from rim order by name, id")
+    List<RimRow> rims();
+
     @Update("update rim set retired_on = #{on}, version = version + 1 where id = #{id}")
     int retireRim(UUID id, LocalDate on);
 

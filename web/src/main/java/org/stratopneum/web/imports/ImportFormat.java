@@ -1,7 +1,9 @@
 package org.stratopneum.web.imports;
 
-/** What files are brought in. */
+/** What files are brought in, in the order in which a file is tried; whatever is nothing else may be a table. */
 public enum ImportFormat {
-    CSV,
-    ARCHIVE
+    ARCHIVE,
+    GPX,
+    CALENDAR,
+    CSV
 }

@@ -100,6 +100,13 @@ interface ImportMapper {
     @Select("select take_garage_out(#{id})")
     boolean takeGarageOut(UUID id);
 
+    @Insert("insert into import_item (import_id, item_id) values (#{run}, #{item}) on conflict do nothing")
+    int brought(UUID run, UUID item);
+
+    /** Takes out the parts and reminders that a file brought; how many parts are gone. */
+    @Select("select take_items_out(#{id})")
+    int takeItemsOut(UUID id);
+
     @Select("select not exists (select 1 from log_entry) and not exists (select 1 from bike)")
     boolean emptyGarage();
 

@@ -100,8 +100,7 @@ class ImportWorker {
     private ImportResult readAll(ImportRun run, Map<String, String> settings) {
         Map<ImportFormat, Importer> byFormat =
                 importers.stream().collect(Collectors.toMap(Importer::format, Function.identity()));
-        PieceStream file = new PieceStream(number ->
-                mapper.piece(run.id(), number).map(ImportMapper.Bytes::content).orElse(null));
+        Pieces file = new Pieces(mapper, run);
         Beat beat = new Beat(run.id(), file);
         ImportProgress progress = new ImportProgress(beat);
         try {
@@ -118,10 +117,10 @@ class ImportWorker {
     private final class Beat implements ImportProgress.Listener {
 
         private final UUID run;
-        private final PieceStream file;
+        private final Pieces file;
         private Instant last = Instant.EPOCH;
 
-        Beat(UUID run, PieceStream file) {
+        Beat(UUID run, Pieces file) {
             this.run = run;
             this.file = file;
         }

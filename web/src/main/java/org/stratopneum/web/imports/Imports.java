@@ -9,11 +9,13 @@ import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.io.InputStreamSource;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -47,13 +49,21 @@ public class Imports {
     private final Logbook logbook;
     private final LogIntake intake;
     private final ImportWorker worker;
+    private final ObjectProvider<Importer> importers;
     private final JsonMapper json;
 
-    Imports(ImportMapper mapper, Logbook logbook, LogIntake intake, ImportWorker worker, JsonMapper json) {
+    Imports(
+            ImportMapper mapper,
+            Logbook logbook,
+            LogIntake intake,
+            ImportWorker worker,
+            ObjectProvider<Importer> importers,
+            JsonMapper json) {
         this.mapper = mapper;
         this.logbook = logbook;
         this.intake = intake;
         this.worker = worker;
+        this.importers = importers;
         this.json = json;
     }
 
@@ -126,17 +136,44 @@ public class Imports {
         }
     }
 
-    /** By its first letter that is not blank; a name says nothing. */
-    private static ImportFormat formatOf(byte[] head) {
-        for (byte letter : head) {
-            if (letter == '{') {
-                return ImportFormat.ARCHIVE;
-            }
-            if (letter > ' ') {
-                return ImportFormat.CSV;
-            }
+    private ImportFormat formatOf(byte[] head) {
+        return importers.stream()
+                .filter(importer -> importer.recognises(head))
+                .map(Importer::format)
+                .min(Comparator.naturalOrder())
+                .orElse(ImportFormat.CSV);
+    }
+
+    private Importer importerOf(ImportRun run) {
+        return importers.stream()
+                .filter(importer -> importer.format() == run.format())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** How a new file would be understood. */
+    @Transactional(readOnly = true)
+    public Map<String, String> guess(ImportRun run) {
+        try {
+            return importerOf(run).guess(new Pieces(mapper, run));
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
         }
-        return ImportFormat.CSV;
+    }
+
+    /** What is asked about a file, and seen of it. */
+    @Transactional(readOnly = true)
+    public ImportForm form(ImportRun run) {
+        try {
+            return importerOf(run).form(new Pieces(mapper, run), settings(run));
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
+        }
+    }
+
+    /** What must still be said before it can be read, in words by the field of the form. */
+    public Map<String, String> open(ImportRun run) {
+        return importerOf(run).open(settings(run));
     }
 
     private static String cut(String name) {
@@ -181,14 +218,15 @@ public class Imports {
     @Transactional(readOnly = true)
     public boolean undoable(ImportRun run) {
         return run.state() == ImportRun.State.DONE
-                && (run.format() == ImportFormat.CSV
+                && (run.format() != ImportFormat.ARCHIVE
                         || run.wasEmpty()
                                 && run.lastSequence() != null
                                 && run.lastSequence().equals(mapper.lastSequence()));
     }
 
     /**
-     * Takes out again what a file brought: its entries are struck through, a whole garage is emptied.
+     * Takes out again what a file brought: its entries are struck through, parts that nothing used since are
+     * gone and others retired, a whole garage is emptied.
      *
      * @throws ChangedMeanwhileException when that cannot be any more
      */
@@ -206,13 +244,18 @@ public class Imports {
             throw new ChangedMeanwhileException();
         }
         intake.supersedeAll(id.toString(), true);
+        mapper.takeItemsOut(id);
+    }
+
+    /** Whether what was taken out can be put back: a garage and reminders cannot. */
+    public boolean redoable(ImportRun run) {
+        return run.format() == ImportFormat.CSV || run.format() == ImportFormat.GPX;
     }
 
     /** Puts back what was taken out. */
     @Transactional
     public void redo(UUID id) {
-        if (run(id).format() != ImportFormat.CSV
-                || mapper.turn(id, ImportRun.State.UNDONE, ImportRun.State.DONE, logbook.now()) == 0) {
+        if (!redoable(run(id)) || mapper.turn(id, ImportRun.State.UNDONE, ImportRun.State.DONE, logbook.now()) == 0) {
             throw new ChangedMeanwhileException();
         }
         intake.supersedeAll(id.toString(), false);

@@ -19,6 +19,9 @@ interface TrackMapper {
     @Select(TRACKS + "where id = #{id}")
     Optional<KeptTrack> track(UUID id);
 
+    @Select("select exists (select 1 from log_current where kind = 'RIDDEN' and detail ->> 'track' = #{id})")
+    boolean ridden(String id);
+
     @Select("select id from track where sha256 = #{sha256}")
     Optional<UUID> sameFile(byte[] sha256);
 

@@ -114,6 +114,12 @@ class Tracks {
         return plain.length() > LONGEST_NAME ? plain.substring(0, LONGEST_NAME) : plain;
     }
 
+    /** Whether a ride of the log has this track. */
+    @Transactional(readOnly = true)
+    public boolean ridden(UUID id) {
+        return mapper.ridden(id.toString());
+    }
+
     /**
      * Writes the file of a track as it was kept.
      *

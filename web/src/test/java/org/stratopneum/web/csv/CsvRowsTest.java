@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
@@ -41,6 +42,7 @@ class CsvRowsTest {
 
     private static CsvRows rows(PressureUnit pressure, RiderUnit temperature, RiderUnit distance, RiderUnit volume) {
         CsvPlan plan = new CsvPlan(
+                CsvPlan.Holds.NOTES,
                 CsvPlan.Encoding.UTF_8,
                 CsvPlan.Separator.COMMA,
                 true,
@@ -51,10 +53,12 @@ class CsvRowsTest {
                 volume,
                 distance,
                 temperature,
+                RiderUnit.KG,
                 null,
                 "REAR",
                 false,
-                COLUMNS);
+                null,
+                new ArrayList<>(COLUMNS));
         return new CsvRows(plan, TestTires.plover(), RIDER, NOW, "reference");
     }
 

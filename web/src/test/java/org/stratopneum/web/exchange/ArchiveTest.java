@@ -218,6 +218,7 @@ class ArchiveTest {
                 "dialled",
                 "import_run",
                 "import_piece",
+                "import_item",
                 "rider",
                 "flyway_schema_history"));
         List<String> tables = List.of(

@@ -14,7 +14,8 @@ public final class Sent {
     private static final int PATIENCE = 600;
     private static final Pattern FIELD = Pattern.compile("<select[^>]* name=\"(\\w+)\".*?</select>", Pattern.DOTALL);
     private static final Pattern CHOSEN = Pattern.compile("<option value=\"([^\"]*)\" selected");
-    private static final Pattern TICKED = Pattern.compile("<input type=\"checkbox\"[^>]* name=\"(\\w+)\"[^>]*checked");
+    private static final Pattern TICKED =
+            Pattern.compile("<input type=\"checkbox\"[^>]* name=\"([\\w-]+)\"[^>]*checked");
 
     private final Guest guest;
     private final String path;

@@ -1,0 +1,155 @@
+package org.stratopneum.web.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Sent;
+import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
+
+/** Recorded rides and calendars, brought in on the page of all files. */
+@ExtendWith(RunningApplication.class)
+class RidesAndPlansTest {
+
+    /** A hundredth of a degree of latitude is 1112 m on a sphere of 6371 km. */
+    private static final String RIDE = """
+            <?xml version="1.0" encoding="UTF-8"?>
+            <gpx version="1.1" creator="nobody" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>
+            <trkpt lat="47.00" lon="11"><ele>600</ele><time>2025-05-04T08:00:00Z</time></trkpt>
+            <trkpt lat="47.09" lon="11"><ele>700</ele><time>2025-05-04T09:30:00Z</time></trkpt>
+            </trkseg></trk></gpx>
+            """;
+
+    private final Guest guest;
+
+    RidesAndPlansTest(Site site) {
+        guest = Guest.withAccount(site);
+    }
+
+    @BeforeEach
+    void aBike() {
+        TypedBike.enter(guest, "since", "2025-03-01");
+    }
+
+    private Sent sent(String name, String text) {
+        return Sent.file(guest, name, text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    @Test
+    void aRecordedRideIsInTheLogWithItsFileUntouched() {
+        Sent sent = sent("pass.gpx", RIDE);
+        assertThat(sent.page()).contains("A ride of 10 km on 4 May");
+        assertThat(sent.press("check")).contains("1 would be new");
+        assertThat(guest.ids("/log?topic=RIDES", "/log/")).isEmpty();
+        assertThat(sent.press("bring-in")).contains("1 new");
+        String entry = guest.get("/log?topic=RIDES").body();
+        assertThat(entry).contains("ridden 10 km", "4 May 2025");
+        assertThat(guest.get("/exchange/table.csv?sort=rides").body()).contains("2025-05-04,10:00:00,Plover,10.0");
+        String page = "/log/" + guest.ids("/log?topic=RIDES", "/log/").get(0);
+        String file = guest.get("/tracks/" + guest.ids(page, "/tracks/").get(0)).body();
+        assertThat(file).isEqualTo(RIDE);
+    }
+
+    @Test
+    void theSameRideIsNotedOnceAndTakenOutAndPutBack() {
+        Sent first = sent("pass.gpx", RIDE);
+        first.press("bring-in");
+        assertThat(sent("again.gpx", RIDE).press("bring-in")).contains("0 new, 1 were there already");
+        assertThat(first.press("undo")).contains("id=\"undone\"");
+        assertThat(guest.ids("/log?topic=RIDES&hide=on", "/log/")).isEmpty();
+        assertThat(first.press("redo")).contains("id=\"done\"");
+        assertThat(guest.ids("/log?topic=RIDES&hide=on", "/log/")).hasSize(1);
+    }
+
+    @Test
+    void withTwoBikesItIsAskedWhichOneWasRidden() {
+        TypedBike.enter(guest, "name", "Dunlin");
+        Sent sent = sent("pass.gpx", RIDE);
+        assertThat(sent.page()).contains("id=\"fault-bike\"", "Dunlin").doesNotContain("id=\"check\"");
+        String second =
+                guest.get(sent.path()).body().replaceAll("(?s).*<option value=\"([0-9a-f-]{36})\">Dunlin.*", "$1");
+        sent.understood("bike", second);
+        assertThat(sent.press("bring-in")).contains("1 new");
+        assertThat(guest.get("/exchange/table.csv?sort=rides").body()).contains("Dunlin");
+    }
+
+    /** An entity that grows, one that reads a file, a file that breaks off, XML that is no track, a ride without times. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "<?xml version=\"1.0\"?><!DOCTYPE gpx [<!ENTITY a \"aaaaaaaaaa\"><!ENTITY b \"&a;&a;&a;&a;&a;&a;\">]><gpx><trk>&b;</trk></gpx>",
+                "<?xml version=\"1.0\"?><!DOCTYPE gpx [<!ENTITY x SYSTEM \"file:///etc/passwd\">]><gpx><trk><name>&x;</name></trk></gpx>",
+                "<?xml version=\"1.0\"?><gpx><trk><trkseg><trkpt lat=\"1\" lon",
+                "<?xml version=\"1.0\"?><html/>",
+                "<gpx><trk><trkseg><trkpt lat=\"1\" lon=\"1\"/><trkpt lat=\"1.1\" lon=\"1\"/></trkseg></trk></gpx>"
+            })
+    void aBadTrackIsToldAndNothingIsKept(String text) {
+        Sent sent = sent("bad.gpx", text);
+        assertThat(sent.press("bring-in")).contains("Nothing was brought in").doesNotContain("root:");
+        assertThat(guest.ids("/log?topic=RIDES", "/log/")).isEmpty();
+    }
+
+    private static String calendar(int tours) {
+        StringBuilder text = new StringBuilder("BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//nobody//EN\r\n");
+        for (int i = 1; i <= tours; i++) {
+            String day = LocalDate.now().plusDays(10L + i).format(DateTimeFormatter.BASIC_ISO_DATE);
+            text.append("BEGIN:VEVENT\r\nUID:")
+                    .append(i)
+                    .append("\r\nDTSTART;VALUE=DATE:")
+                    .append(day);
+            text.append("\r\nSUMMARY:Tour ").append(i).append("\r\nEND:VEVENT\r\n");
+        }
+        return text.append("END:VCALENDAR\r\n").toString();
+    }
+
+    @Test
+    void plannedDaysBecomeRemindersAsFarAsTheyWereChosen() {
+        Sent sent = sent("plans.ics", calendar(3));
+        assertThat(sent.page()).contains("Tour 1", "Tour 3", "Ahead of you: 3");
+        Map<String, String> ticked = sent.form();
+        assertThat(ticked).hasSize(3);
+        List<String> names = new ArrayList<>(new java.util.TreeMap<>(ticked).keySet());
+        String page = sent.page();
+        String left = names.stream()
+                .filter(name -> page.matches("(?s).*" + name + "\"[^>]*>\\s*<span>[^<]*Tour 2.*"))
+                .findFirst()
+                .orElseThrow();
+        keepWithout(sent, ticked, left);
+        assertThat(sent.press("check")).contains("2 would be new");
+        assertThat(guest.get("/agenda").body()).doesNotContain("Tour 1");
+        assertThat(sent.press("bring-in")).contains("2 new");
+        assertThat(guest.get("/agenda").body()).contains("Tour 1", "Tour 3").doesNotContain("Tour 2");
+        assertThat(sent("plans.ics", calendar(3)).press("bring-in")).contains("1 new, 2 were there already");
+        sent.press("undo");
+        assertThat(guest.get("/agenda").body())
+                .contains("Tour 2")
+                .doesNotContain("Tour 1")
+                .doesNotContain("Tour 3");
+    }
+
+    private void keepWithout(Sent sent, Map<String, String> ticked, String left) {
+        Map<String, String> fields = new java.util.HashMap<>(ticked);
+        fields.remove(left);
+        fields.put("version", sent.page().replaceAll("(?s).*name=\"version\" value=\"(\\d+)\".*", "$1"));
+        assertThat(guest.post(sent.path(), sent.path(), fields).statusCode()).isEqualTo(302);
+    }
+
+    @Test
+    void aBrokenCalendarIsTold() {
+        Sent sent = sent("broken.ics", "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nnothing");
+        assertThat(sent.page()).contains("This is no calendar that can be read");
+        assertThat(sent.press("bring-in")).contains("Nothing was brought in");
+    }
+}
