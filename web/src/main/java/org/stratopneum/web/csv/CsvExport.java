@@ -19,8 +19,8 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
-import org.apache.ibatis.cursor.Cursor;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.quantity.QuantityUnit;
 import org.stratopneum.web.logbook.LogDetail;
@@ -61,6 +61,9 @@ public class CsvExport {
     private static final Pattern FORMULA = Pattern.compile("^[=+\\-@\\t\\r].*", Pattern.DOTALL);
 
     private static final int DECIMALS = 4;
+    private static final int PAGE = 2000;
+    private static final int KEY_AT = 10;
+    private static final int KEY_SEQUENCE = 11;
 
     private final Logbook logbook;
     private final LogWording wording;
@@ -79,7 +82,7 @@ public class CsvExport {
     }
 
     /** UTF-8 with its mark, by which spreadsheets know it; commas, lines ended as RFC 4180 says. */
-    @Transactional(readOnly = true)
+    @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     public void write(Sort sort, OutputStream out) throws IOException {
         Rider rider = riders.self();
         Writer letters = new OutputStreamWriter(out, StandardCharsets.UTF_8);
@@ -91,18 +94,28 @@ public class CsvExport {
                 printer.printRecord(row);
             }
         } else if (sort == Sort.READINGS) {
-            // years of them: no more of each is read than its row holds
-            Map<String, String> where =
-                    new TreeMap<>(Map.of("REAR", wording.where("REAR"), "FRONT", wording.where("FRONT"), "", ""));
-            try (Cursor<String> rows = mapper.readings(rider.zone())) {
-                for (String row : rows) {
-                    printer.printRecord(reading(json.readTree(row), where, rider));
-                }
-            }
+            readings(printer, rider);
         } else {
             logbook.each(sort.kinds, row -> print(printer, cells(sort, row, rider)));
         }
         printer.flush();
+    }
+
+    /** Years of them, a few thousand at a time: no more of each is read than its row holds. */
+    private void readings(CSVPrinter printer, Rider rider) throws IOException {
+        Map<String, String> where =
+                new TreeMap<>(Map.of("REAR", wording.where("REAR"), "FRONT", wording.where("FRONT"), "", ""));
+        String after = "-infinity";
+        long sequence = 0;
+        String page = mapper.readings(rider.zone(), after, sequence, PAGE);
+        while (page != null) {
+            for (JsonNode row : json.readTree(page)) {
+                printer.printRecord(reading(row, where, rider));
+                after = row.get(KEY_AT).asString();
+                sequence = row.get(KEY_SEQUENCE).longValue();
+            }
+            page = mapper.readings(rider.zone(), after, sequence, PAGE);
+        }
     }
 
     private static void print(CSVPrinter printer, List<String> cells) {
