@@ -1,17 +1,21 @@
 package org.stratopneum.web.csv;
 
+import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -33,8 +37,6 @@ import org.stratopneum.web.logbook.Ridden;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.wording.Numbers;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Writes what holds in the log as tables, in the rider's units, with headings by which they are brought in again. */
 @Service
@@ -61,20 +63,20 @@ public class CsvExport {
     private static final Pattern FORMULA = Pattern.compile("^[=+\\-@\\t\\r].*", Pattern.DOTALL);
 
     private static final int DECIMALS = 4;
-    private static final int PAGE = 2000;
-    private static final int KEY_AT = 10;
-    private static final int KEY_SEQUENCE = 11;
+    private static final int PAGE = 10_000;
+    private static final long MICROS = 1_000_000;
+    private static final String LONG_AGO = "-200 years";
+    private static final int BUFFER = 64 << 10;
+    private static final int MOST_KNOWN = 10_000;
 
     private final Logbook logbook;
     private final LogWording wording;
     private final Riders riders;
     private final CsvMapper mapper;
     private final PartTable parts;
-    private final JsonMapper json;
 
-    CsvExport(Logbook logbook, LogWording wording, Riders riders, CsvMapper mapper, PartTable parts, JsonMapper json) {
+    CsvExport(Logbook logbook, LogWording wording, Riders riders, CsvMapper mapper, PartTable parts) {
         this.parts = parts;
-        this.json = json;
         this.mapper = mapper;
         this.logbook = logbook;
         this.wording = wording;
@@ -85,7 +87,7 @@ public class CsvExport {
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     public void write(Sort sort, OutputStream out) throws IOException {
         Rider rider = riders.self();
-        Writer letters = new OutputStreamWriter(out, StandardCharsets.UTF_8);
+        Writer letters = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8), BUFFER);
         letters.write('\uFEFF');
         CSVPrinter printer = new CSVPrinter(letters, CSVFormat.RFC4180);
         printer.printRecord(headings(sort, rider));
@@ -101,21 +103,54 @@ public class CsvExport {
         printer.flush();
     }
 
-    /** Years of them, a few thousand at a time: no more of each is read than its row holds. */
+    /** Years of them, some thousand at a time: no more of each is read than its row holds. */
     private void readings(CSVPrinter printer, Rider rider) throws IOException {
-        Map<String, String> where =
-                new TreeMap<>(Map.of("REAR", wording.where("REAR"), "FRONT", wording.where("FRONT"), "", ""));
-        String after = "-infinity";
+        Map<String, String> names = new HashMap<>(Map.of("", ""));
+        mapper.names().forEach(named -> names.put(named.id().toString(), named.name()));
+        Map<String, String> where = Map.of("REAR", wording.where("REAR"), "FRONT", wording.where("FRONT"), "", "");
+        // what a gauge shows comes again and again
+        Map<String, String> pressures = new HashMap<>();
+        Map<String, String> temperatures = new HashMap<>();
+        String after = LONG_AGO;
         long sequence = 0;
-        String page = mapper.readings(rider.zone(), after, sequence, PAGE);
+        String page = mapper.readings(after, sequence, PAGE);
         while (page != null) {
-            for (JsonNode row : json.readTree(page)) {
-                printer.printRecord(reading(row, where, rider));
-                after = row.get(KEY_AT).asString();
-                sequence = row.get(KEY_SEQUENCE).longValue();
+            for (String row : page.split("\u001E")) {
+                List<String> cells = List.of(row.split("\u001F", -1));
+                LocalDateTime at = LocalDateTime.ofInstant(
+                        Instant.ofEpochSecond(Math.floorDiv(micros(cells.get(0)), MICROS)), rider.zoneId());
+                printer.printRecord(List.of(
+                        at.toLocalDate().toString(),
+                        CLOCK.format(at),
+                        text(names.get(cells.get(2))),
+                        where.get(names.get(cells.get(3))),
+                        number(cells.get(4), rider.pressureUnit(), pressures),
+                        isSet(cells.get(5), cells.get(6)) ? "set" : "found",
+                        number(cells.get(7), rider.temperatureUnit(), temperatures),
+                        text(names.get(cells.get(8))),
+                        text(names.get(cells.get(9))),
+                        text(cells.get(10))));
+                after = cells.get(0) + " seconds";
+                sequence = Long.parseLong(cells.get(1));
             }
-            page = mapper.readings(rider.zone(), after, sequence, PAGE);
+            page = mapper.readings(after, sequence, PAGE);
         }
+    }
+
+    /** Of seconds with six decimals. */
+    private static long micros(String seconds) {
+        return Long.parseLong(seconds.replace(".", ""));
+    }
+
+    private static boolean isSet(String kind, String afterInflation) {
+        return kind.equals(LogKind.HOLD_STARTED.name()) || afterInflation.equals("true");
+    }
+
+    private static String number(String core, QuantityUnit unit, Map<String, String> known) {
+        if (known.size() > MOST_KNOWN) {
+            known.clear();
+        }
+        return core.isEmpty() ? "" : known.computeIfAbsent(core, text -> number(Double.valueOf(text), unit));
     }
 
     private static void print(CSVPrinter printer, List<String> cells) {
@@ -124,21 +159,6 @@ public class CsvExport {
         } catch (IOException exception) {
             throw new UncheckedIOException(exception);
         }
-    }
-
-    /** @param where words for the positions */
-    private static List<String> reading(JsonNode row, Map<String, String> where, Rider rider) {
-        return List.of(
-                row.get(0).asString(),
-                row.get(1).asString(),
-                text(row.get(2).asString("")),
-                where.get(row.get(3).asString("")),
-                number(row.get(4).doubleValue(), rider.pressureUnit()),
-                row.get(5).booleanValue() ? "set" : "found",
-                row.get(6).isNull() ? "" : number(row.get(6).doubleValue(), rider.temperatureUnit()),
-                text(row.get(7).asString("")),
-                text(row.get(8).asString("")),
-                text(row.get(9).asString("")));
     }
 
     private static List<String> headings(Sort sort, Rider rider) {

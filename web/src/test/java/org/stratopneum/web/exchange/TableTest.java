@@ -84,6 +84,28 @@ class TableTest {
         assertThat(CountedQueries.during(many::page)).hasSameSizeAs(CountedQueries.during(few::page));
     }
 
+    /** They go out some thousand at a time: none is lost or twice where one page ends. */
+    @Test
+    void thousandsOfReadingsComeOutEachOnce() {
+        StringBuilder notes = new StringBuilder("date,time,rear psi,front psi\n");
+        for (int i = 0; i < 5600; i++) {
+            // many of one moment, as both wheels are
+            notes.append("2025-%02d-%02d,08:%02d,%d.5,%d.2\n"
+                    .formatted(1 + i % 12, 1 + i % 28, i % 60, 15 + i / 400, 14 + i / 400));
+        }
+        String done = Sent.table(guest, notes.toString()).press("bring-in");
+        int kept = Integer.parseInt(
+                done.replaceAll("(?s).* rows, ([\\d,]+) new.*", "$1").replace(",", ""));
+        List<String> out =
+                List.of(guest.get("/exchange/table.csv?sort=readings").body().split("\r\n"));
+        assertThat(out).hasSize(1 + kept).doesNotHaveDuplicates();
+        assertThat(out.subList(1, out.size()).stream()
+                        .map(row -> row.substring(0, 19))
+                        .toList())
+                .isSorted();
+        assertThat(kept).as("more than a page").isGreaterThan(10_000);
+    }
+
     @Test
     void theSameRowsAddNothingHoweverOftenTheyCome() {
         Sent.table(guest, NOTES).press("bring-in");
