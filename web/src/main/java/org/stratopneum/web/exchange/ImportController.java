@@ -60,11 +60,19 @@ class ImportController {
         return PAGE;
     }
 
-    /** How a table is understood; then the preview shows it. */
+    /**
+     * How a file is understood; then the preview shows it.
+     *
+     * @param then "check" to read every row at once
+     */
     @PostMapping("/imports/{id}")
-    String understand(@PathVariable UUID id, @RequestParam int version, @RequestParam Map<String, String> typed) {
+    String understand(
+            @PathVariable UUID id,
+            @RequestParam int version,
+            @RequestParam(defaultValue = "") String then,
+            @RequestParam Map<String, String> typed) {
         desk.understand(id, typed, version);
-        return to(id);
+        return then.equals("check") ? read(id, true) : to(id);
     }
 
     /** Reads every row and writes none. */
