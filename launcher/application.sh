@@ -210,7 +210,9 @@ bench_large_garage() {
   "$(postgres_bin)/psql" -q -v ON_ERROR_STOP=1 -f "$ROOT/bench/large-garage.sql" "$bench_owner" ||
     fail "the large garage could not be made"
   say "A rider with 30 wheels and 5 years of log:"
-  java "$ROOT/bench/WebBench.java" "http://127.0.0.1:$bench_port" 4 30 / /agenda /agenda/month /garage /log
+  java "$ROOT/bench/WebBench.java" "http://127.0.0.1:$bench_port" 4 30 / /agenda /agenda/month /garage /log \
+    /wheels/d0000000-0000-4000-8000-000000000601/history \
+    "/tires/compare?tire=d0000000-0000-4000-8000-000000000701&tire=d0000000-0000-4000-8000-000000000709"
 }
 
 bench_exchange() {

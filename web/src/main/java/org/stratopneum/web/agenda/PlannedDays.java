@@ -24,6 +24,7 @@ import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.Component;
 import net.fortuna.ical4j.model.Period;
 import net.fortuna.ical4j.model.Property;
+import net.fortuna.ical4j.model.Recur;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.DtStart;
 import net.fortuna.ical4j.model.property.RRule;
@@ -31,7 +32,8 @@ import net.fortuna.ical4j.transform.recurrence.Frequency;
 
 /**
  * Days on which something is planned, out of a calendar (RFC 5545): those of the next year, at most sixty of what comes
- * again. Left out: what is over, what comes again within a day, tasks, and journals.
+ * again. Of what comes again within a day, has come again for more than twenty years, or is the five hundredth such thing,
+ * only the first day counts. Left out: what is over, tasks, and journals.
  */
 final class PlannedDays {
 
@@ -41,6 +43,8 @@ final class PlannedDays {
     private static final int AHEAD_DAYS = 366;
     private static final int MOST_OF_ONE = 60;
     private static final int LONGEST = 200;
+    private static final int MOST_YEARS = 20;
+    private static final int MOST_RULES = 500;
     private static final Set<Frequency> TOO_OFTEN = Set.of(Frequency.SECONDLY, Frequency.MINUTELY, Frequency.HOURLY);
 
     private PlannedDays() {}
@@ -78,8 +82,9 @@ final class PlannedDays {
         List<Planned> planned = new ArrayList<>();
         Set<UUID> seen = new HashSet<>();
         int over = 0;
+        Rules rules = new Rules();
         for (VEvent event : calendar.<VEvent>getComponents(Component.VEVENT)) {
-            List<LocalDate> days = days(event, zone, today);
+            List<LocalDate> days = days(event, zone, today, rules);
             over += days.isEmpty() ? 1 : 0;
             String what = text(event, Property.SUMMARY);
             String name = text(event, Property.UID);
@@ -104,8 +109,24 @@ final class PlannedDays {
         return text.length() > LONGEST ? text.substring(0, LONGEST - 1) + "…" : text;
     }
 
+    /** Which rules are followed: a calendar must not keep us reckoning. */
+    private static final class Rules {
+
+        private int followed;
+
+        boolean follows(Recur<Temporal> rule, LocalDate first, LocalDate today) {
+            boolean tame = !TOO_OFTEN.contains(rule.getFrequency())
+                    && rule.getHourList().isEmpty()
+                    && rule.getMinuteList().isEmpty()
+                    && rule.getSecondList().isEmpty()
+                    && first.isAfter(today.minusYears(MOST_YEARS));
+            followed += tame ? 1 : 0;
+            return tame && followed <= MOST_RULES;
+        }
+    }
+
     /** From today on. */
-    private static List<LocalDate> days(VEvent event, ZoneId zone, LocalDate today) {
+    private static List<LocalDate> days(VEvent event, ZoneId zone, LocalDate today, Rules rules) {
         LocalDate last = today.plusDays(AHEAD_DAYS);
         try {
             Optional<DtStart<Temporal>> start = event.getProperty(Property.DTSTART);
@@ -114,8 +135,7 @@ final class PlannedDays {
             }
             Temporal first = start.get().getDate();
             Optional<RRule<Temporal>> rule = event.getProperty(Property.RRULE);
-            boolean again = rule.isPresent()
-                    && !TOO_OFTEN.contains(rule.get().getRecur().getFrequency());
+            boolean again = rule.isPresent() && rules.follows(rule.get().getRecur(), day(first, zone), today);
             if (!again) {
                 LocalDate day = day(first, zone);
                 return day.isBefore(today) || day.isAfter(last) ? List.of() : List.of(day);

@@ -4,13 +4,15 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.trailside.Where;
 import org.stratopneum.web.bikes.FittedTires;
@@ -48,14 +50,40 @@ final class LifeBook {
     record Event(UUID id, Instant at, UUID bike, UUID wheel, UUID tire, LogDetail detail, Double paid) {}
 
     private final FittedTires fitted;
-    private final List<Event> events;
     private final ZoneId zone;
+    private final List<Life.Stay> stays;
+    private final Map<Life.Stay, List<Event>> during = new HashMap<>();
+    private final List<Event> treads;
 
     /** @param events oldest first */
     LifeBook(FittedTires fitted, List<Event> events, ZoneId zone) {
         this.fitted = fitted;
-        this.events = List.copyOf(events);
         this.zone = zone;
+        this.stays = fitted.stays().stream()
+                .map(stay -> new Life.Stay(stay.wheel(), stay.tire(), stay.from(), stay.until()))
+                .toList();
+        Map<UUID, List<Life.Stay>> byWheel = stays.stream().collect(Collectors.groupingBy(Life.Stay::wheel));
+        for (Event event : events) {
+            wheels(event)
+                    .forEach(wheel -> byWheel.getOrDefault(wheel, List.of()).stream()
+                            .filter(stay -> stay.at(event.at))
+                            .forEach(stay -> during.computeIfAbsent(stay, fresh -> new ArrayList<>())
+                                    .add(event)));
+        }
+        this.treads = events.stream()
+                .filter(event -> event.detail instanceof TreadMeasured)
+                .toList();
+    }
+
+    /** The wheels that an entry is about: of a ride, those that its bike had in. */
+    private List<UUID> wheels(Event event) {
+        if (!(event.detail instanceof Ridden)) {
+            return event.wheel == null ? List.of() : List.of(event.wheel);
+        }
+        return Arrays.stream(WheelPosition.values())
+                .flatMap(position -> fitted.wheelIn(event.bike, position, event.at).stream())
+                .map(FittedTires.Wheel::id)
+                .toList();
     }
 
     FittedTires fitted() {
@@ -63,37 +91,29 @@ final class LifeBook {
     }
 
     Life ofWheel(UUID wheel) {
-        return of(fitted.stays().stream()
-                .filter(stay -> stay.wheel().equals(wheel))
-                .map(LifeBook::stay)
-                .toList());
+        return of(stays.stream().filter(stay -> stay.wheel().equals(wheel)).toList(), Set.of());
     }
 
     /** Across all wheels that it was on, and with what was measured of it on the shelf. */
     Life ofTire(UUID tire) {
-        Life life = of(fitted.stays().stream()
-                .filter(stay -> stay.tire().equals(tire))
-                .map(LifeBook::stay)
-                .toList());
-        return new Life(life.stays(), life.rides(), life.holes(), life.fillings(), life.dips(), treads(tire::equals));
+        return of(stays.stream().filter(stay -> stay.tire().equals(tire)).toList(), Set.of(tire));
     }
 
-    private static Life.Stay stay(FittedTires.Stay stay) {
-        return new Life.Stay(stay.wheel(), stay.tire(), stay.from(), stay.until());
-    }
-
-    private Life of(List<Life.Stay> stays) {
+    /** @param tires whose treads are asked about beside those of the stays */
+    private Life of(List<Life.Stay> asked, Set<UUID> tires) {
         List<Life.Ride> rides = new ArrayList<>();
         List<Life.Filling> fillings = new ArrayList<>();
         List<Instant> dips = new ArrayList<>();
         List<Instant> holes = new ArrayList<>();
         Set<LocalDate> holed = new HashSet<>();
-        for (Event event : events) {
-            if (event.detail instanceof Ridden ridden) {
-                Double km = ridden.distanceM() == null ? null : ridden.distanceM() / 1000;
-                ridden(event, stays).forEach(stay -> rides.add(new Life.Ride(event.at, stay.tire(), km)));
-            } else if (stays.stream().anyMatch(stay -> stay.wheel().equals(event.wheel) && stay.at(event.at))) {
-                if (event.detail instanceof LogDetail.SealantAdded added) {
+        Set<UUID> measured = new HashSet<>(tires);
+        for (Life.Stay stay : asked) {
+            measured.add(stay.tire());
+            for (Event event : during.getOrDefault(stay, List.of())) {
+                if (event.detail instanceof Ridden ridden) {
+                    Double km = ridden.distanceM() == null ? null : ridden.distanceM() / 1000;
+                    rides.add(new Life.Ride(event.at, stay.tire(), km));
+                } else if (event.detail instanceof LogDetail.SealantAdded added) {
                     Double cost = event.paid == null ? null : event.paid * added.volumeMl();
                     fillings.add(new Life.Filling(event.at, added.volumeMl(), cost));
                 } else if (event.detail instanceof LogDetail.SealantDipped) {
@@ -104,34 +124,15 @@ final class LifeBook {
             }
         }
         return new Life(
-                stays,
+                asked,
                 rides,
                 holes,
                 fillings,
                 dips,
-                treads(tire -> stays.stream().anyMatch(stay -> stay.tire().equals(tire))));
-    }
-
-    /** The stays that a ride was part of: its bike had that wheel in. */
-    private List<Life.Stay> ridden(Event ride, List<Life.Stay> stays) {
-        List<Life.Stay> ridden = new ArrayList<>();
-        for (WheelPosition position : WheelPosition.values()) {
-            Optional<FittedTires.Wheel> wheel = fitted.wheelIn(ride.bike, position, ride.at);
-            wheel.ifPresent(in -> stays.stream()
-                    .filter(stay -> stay.wheel().equals(in.id()) && stay.at(ride.at))
-                    .forEach(ridden::add));
-        }
-        return ridden;
-    }
-
-    private List<Life.Tread> treads(Predicate<UUID> tire) {
-        List<Life.Tread> treads = new ArrayList<>();
-        for (Event event : events) {
-            if (event.detail instanceof TreadMeasured measured && tire.test(event.tire)) {
-                treads.add(new Life.Tread(event.id, event.at, event.tire, measured));
-            }
-        }
-        return treads;
+                treads.stream()
+                        .filter(event -> measured.contains(event.tire))
+                        .map(event -> new Life.Tread(event.id, event.at, event.tire, (TreadMeasured) event.detail))
+                        .toList());
     }
 
     private static boolean isPuncture(LogDetail detail) {

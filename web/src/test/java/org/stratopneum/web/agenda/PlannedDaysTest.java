@@ -9,8 +9,10 @@ import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -67,6 +69,45 @@ class PlannedDaysTest {
     void aRuleThatNeverEndsIsNotFollowed(String often) throws IOException {
         assertThat(days(event("DTSTART:20260502T090000Z", "RRULE:FREQ=" + often, "SUMMARY:x")))
                 .containsExactly(LocalDate.of(2026, 5, 2));
+    }
+
+    /** Thirty million moments in a year, and years without end. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "20260502T090000Z | FREQ=DAILY;BYHOUR=1,2,3,4,5,6,7,8,9;BYMINUTE=1,2,3,4,5,6,7,8,9;BYSECOND=1,2,3,4,5,6,7 | 1",
+                "00010101T090000Z | FREQ=DAILY | 0"
+            })
+    @Timeout(20)
+    void aRuleThatWouldKeepUsReckoningIsNotFollowed(String start, String rule, int days) throws IOException {
+        assertThat(days(event("DTSTART:" + start, "RRULE:" + rule, "SUMMARY:x")))
+                .hasSize(days);
+    }
+
+    @Test
+    @Timeout(60)
+    void thousandsOfRulesAreNotFollowedOneByOne() throws IOException {
+        String[] events = new String[5000];
+        Arrays.setAll(
+                events,
+                i -> "BEGIN:VEVENT\r\nUID:" + i
+                        + "\r\nDTSTART;VALUE=DATE:20260302\r\nRRULE:FREQ=DAILY\r\nSUMMARY:x\r\nEND:VEVENT");
+        assertThat(read(events).planned()).hasSize(500 * 60 + 4500);
+    }
+
+    /** A zone that the calendar brings itself: 22:00 at two hours west of Greenwich is midnight of the next day in Vienna. */
+    @Test
+    void aZoneOfTheCalendarsOwnIsUnderstoodHoweverOftenItComes() throws IOException {
+        String zone = "BEGIN:VTIMEZONE\r\nTZID:Shed time\r\nTZURL:http://127.0.0.1:1/zone.ics\r\nBEGIN:STANDARD\r\n"
+                + "DTSTART:19700101T000000\r\nTZOFFSETFROM:-0200\r\nTZOFFSETTO:-0200\r\nEND:STANDARD\r\nEND:VTIMEZONE";
+        String event = "BEGIN:VEVENT\r\nUID:1\r\nDTSTART;TZID=Shed time:20260502T220000\r\nSUMMARY:x\r\nEND:VEVENT";
+        for (int i = 0; i < 3; i++) {
+            assertThat(days(read(zone, event))).containsExactly(LocalDate.of(2026, 5, 3));
+        }
+        assertThat(days(read(event.replace("Shed time", "Nobody/Knows"))))
+                .as("a zone that nobody knows")
+                .hasSizeLessThanOrEqualTo(1);
     }
 
     @Test
