@@ -28,7 +28,7 @@ class CalendarImporter implements Importer {
 
     private static final String TAKE = "take-";
 
-    /** More are brought in unseen. */
+    /** Nothing is brought in unseen: what is later stays out. */
     private static final int SHOWN = 200;
 
     private final FollowUpMapper mapper;
@@ -90,10 +90,17 @@ class CalendarImporter implements Importer {
                             .map(planned -> new ImportForm.Tick(
                                     TAKE + planned.id(), Age.date(planned.day()) + " · " + planned.what()))
                             .toList(),
-                    List.of(wording.text("import.calendar.says", found.planned().size(), found.over())));
+                    said(found));
         } catch (PlannedDays.NoCalendarException none) {
             return new ImportForm(List.of(), List.of(), List.of(wording.text("import.calendar.none")));
         }
+    }
+
+    private List<String> said(PlannedDays.Found found) {
+        String all = wording.text("import.calendar.says", found.planned().size(), found.over());
+        return found.planned().size() > SHOWN
+                ? List.of(all, wording.text("import.calendar.first", SHOWN))
+                : List.of(all);
     }
 
     @Override
@@ -104,10 +111,8 @@ class CalendarImporter implements Importer {
         } catch (PlannedDays.NoCalendarException none) {
             throw new ImportStoppedException("", wording.text("import.calendar.none"));
         }
-        int number = 0;
         for (PlannedDays.Planned planned : found.planned()) {
-            number++;
-            if (number <= SHOWN && !"on".equals(settings.get(TAKE + planned.id()))) {
+            if (!"on".equals(settings.get(TAKE + planned.id()))) {
                 continue;
             }
             progress.row();

@@ -148,6 +148,14 @@ class RidesAndPlansTest {
     }
 
     @Test
+    void ofAVeryFullCalendarNothingComesInUnseen() {
+        Sent sent = sent("full.ics", calendar(230));
+        assertThat(sent.page()).contains("Ahead of you: 230", "The first 200 are shown");
+        assertThat(sent.form()).hasSize(200);
+        assertThat(sent.press("check")).contains("200 would be new");
+    }
+
+    @Test
     void aBrokenCalendarIsTold() {
         Sent sent = sent("broken.ics", "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nnothing");
         assertThat(sent.page()).contains("This is no calendar that can be read");
