@@ -155,3 +155,16 @@ $$;
 
 revoke execute on function take_items_out(uuid) from public;
 grant execute on function take_items_out(uuid) to ${appRole};
+
+-- Looks at the log anew after much was brought in: a planner that takes a rider of thousands of entries for one of three
+-- compares each with each.
+create function look_at_log_anew() returns void
+  language plpgsql security definer set search_path = public, pg_temp
+  as $$
+begin
+  analyze log_entry;
+end
+$$;
+
+revoke execute on function look_at_log_anew() from public;
+grant execute on function look_at_log_anew() to ${appRole};

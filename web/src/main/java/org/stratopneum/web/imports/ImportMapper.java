@@ -107,6 +107,10 @@ interface ImportMapper {
     @Select("select take_items_out(#{id})")
     int takeItemsOut(UUID id);
 
+    /** Has the database look at the log anew, so that it knows how much of it is this rider's. */
+    @Select("select look_at_log_anew()::text")
+    String lookAnew();
+
     @Select("select not exists (select 1 from log_entry) and not exists (select 1 from bike)")
     boolean emptyGarage();
 

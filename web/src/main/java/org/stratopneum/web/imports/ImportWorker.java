@@ -33,6 +33,7 @@ class ImportWorker {
     private static final Logger LOG = LoggerFactory.getLogger(ImportWorker.class);
     private static final Duration BEAT = Duration.ofSeconds(1);
     private static final int PATIENCE_S = 20;
+    private static final int MANY = 1000;
 
     private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> new Thread(task, "imports"));
     private final ImportMapper mapper;
@@ -82,6 +83,9 @@ class ImportWorker {
                 } else {
                     mapper.end(run.id(), ImportRun.State.DONE, read, "[]", wasEmpty[0], logbook.now());
                     mapper.forgetPieces(run.id());
+                    if (read.added() >= MANY) {
+                        mapper.lookAnew();
+                    }
                 }
                 return read;
             });
