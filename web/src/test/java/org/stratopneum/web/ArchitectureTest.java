@@ -21,8 +21,12 @@ class ArchitectureTest {
             .resideInAPackage("org.stratopneum.web..");
 
     @ArchTest
-    static final ArchRule featuresFormNoCycles =
+    static final ArchRule districtsFormNoCircle =
             slices().matching("org.stratopneum.web.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule packagesInsideADistrictFormNoCircle =
+            slices().matching("org.stratopneum.web.(**)").should().beFreeOfCycles();
 
     @ArchTest
     static final ArchRule controllersLeaveSqlToTheirServices = noClasses()
@@ -45,8 +49,8 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule calculatorsKeepNothing = noClasses()
             .that()
-            .resideInAPackage("..web.api..")
+            .resideInAPackage("..web.api.calculators..")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("..web.logbook..", "..web.bikes..", "..web.rider..", "java.sql..");
+            .resideInAnyPackage("..web.log..", "..web.fleet..", "..web.rider..", "java.sql..");
 }

@@ -1,6 +1,6 @@
 package org.stratopneum.core.agenda;
 
-/** What is due; the names of later desks will join these. */
+/** What is due; the names of later services will join these. */
 public enum DueReason {
     /** The last reading lies below the window: pump before riding. */
     BELOW_WINDOW(Needs.BEFORE_RIDING),

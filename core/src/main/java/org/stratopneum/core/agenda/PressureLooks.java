@@ -34,7 +34,7 @@ public final class PressureLooks {
     }
 
     /** What the wheel's pressure makes due, one thing at most; nothing while there is no window to judge by. */
-    public static List<DueItem> of(WheelState wheel) {
+    public static List<DueItem> of(WheelPressure wheel) {
         if (wheel.window() == null) {
             return List.of();
         }
@@ -49,7 +49,7 @@ public final class PressureLooks {
         return List.of(nextLook(wheel));
     }
 
-    private static DueItem nextLook(WheelState wheel) {
+    private static DueItem nextLook(WheelPressure wheel) {
         LocalDate settled = wheel.fitted().plusDays(SETTLING_DAYS);
         if (wheel.kind() == SetupKind.TUBELESS && wheel.lastRead().isBefore(settled)) {
             return new DueItem(
@@ -60,7 +60,7 @@ public final class PressureLooks {
     }
 
     /** Whole days until the lower end, at least one. */
-    private static long daysInside(WheelState wheel) {
+    private static long daysInside(WheelPressure wheel) {
         double low = wheel.window().low().kpa();
         if (low <= 0) {
             return LONGEST_DAYS;

@@ -43,7 +43,7 @@ class AgendaTest {
 
     @Test
     void aWheelThatWasNeverReadIsDueSinceItWasFitted() {
-        DueItem item = only(new WheelState(REAR, SetupKind.TUBELESS, FITTED, null, null, WINDOW));
+        DueItem item = only(new WheelPressure(REAR, SetupKind.TUBELESS, FITTED, null, null, WINDOW));
         assertThat(item).isEqualTo(new DueItem(REAR, DueReason.FIRST_READING, FITTED));
     }
 
@@ -52,12 +52,14 @@ class AgendaTest {
     void aFreshTubelessSetUpIsLookedAtEveryDayForAFortnight() {
         for (int day = 0; day < 20; day++) {
             LocalDate read = FITTED.plusDays(day);
-            DueItem item = only(new WheelState(REAR, SetupKind.TUBELESS, FITTED, read, GaugePressure.kpa(150), WINDOW));
+            DueItem item =
+                    only(new WheelPressure(REAR, SetupKind.TUBELESS, FITTED, read, GaugePressure.kpa(150), WINDOW));
             assertThat(item.reason())
                     .as("read on day %d", day)
                     .isEqualTo(day < 14 ? DueReason.SETTLING : DueReason.PRESSURE_LOOK);
         }
-        DueItem tube = only(new WheelState(REAR, SetupKind.BUTYL_TUBE, FITTED, FITTED, GaugePressure.kpa(150), WINDOW));
+        DueItem tube =
+                only(new WheelPressure(REAR, SetupKind.BUTYL_TUBE, FITTED, FITTED, GaugePressure.kpa(150), WINDOW));
         assertThat(tube.reason()).isEqualTo(DueReason.PRESSURE_LOOK);
     }
 
@@ -68,7 +70,7 @@ class AgendaTest {
         PressureWindow wide = new PressureWindow(GaugePressure.kpa(50), GaugePressure.kpa(500));
         LocalDate before = READ;
         for (double kpa = 50; kpa <= 500; kpa += 5) {
-            LocalDate due = only(new WheelState(REAR, kind, FITTED, READ, GaugePressure.kpa(kpa), wide))
+            LocalDate due = only(new WheelPressure(REAR, kind, FITTED, READ, GaugePressure.kpa(kpa), wide))
                     .due();
             assertThat(due).isAfterOrEqualTo(before).isAfter(READ).isBeforeOrEqualTo(READ.plusDays(30));
             before = due;
@@ -77,9 +79,10 @@ class AgendaTest {
 
     @Test
     void withoutAWindowNothingIsJudged() {
-        assertThat(PressureLooks.of(new WheelState(REAR, SetupKind.TUBELESS, FITTED, READ, GaugePressure.kpa(1), null)))
+        assertThat(PressureLooks.of(
+                        new WheelPressure(REAR, SetupKind.TUBELESS, FITTED, READ, GaugePressure.kpa(1), null)))
                 .isEmpty();
-        assertThatThrownBy(() -> new WheelState(REAR, SetupKind.TUBELESS, FITTED, READ, null, WINDOW))
+        assertThatThrownBy(() -> new WheelPressure(REAR, SetupKind.TUBELESS, FITTED, READ, null, WINDOW))
                 .isInstanceOf(IllegalArgumentException.class);
     }
 
@@ -97,11 +100,11 @@ class AgendaTest {
         assertThat(ShedTrip.gather(List.of(later), READ)).isEmpty();
     }
 
-    private static WheelState wheel(SetupKind kind, LocalDate read, double kpa) {
-        return new WheelState(REAR, kind, FITTED, read, GaugePressure.kpa(kpa), WINDOW);
+    private static WheelPressure wheel(SetupKind kind, LocalDate read, double kpa) {
+        return new WheelPressure(REAR, kind, FITTED, read, GaugePressure.kpa(kpa), WINDOW);
     }
 
-    private static DueItem only(WheelState wheel) {
+    private static DueItem only(WheelPressure wheel) {
         List<DueItem> items = PressureLooks.of(wheel);
         assertThat(items).hasSize(1);
         return items.get(0);

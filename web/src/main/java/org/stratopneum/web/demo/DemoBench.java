@@ -12,11 +12,11 @@ import org.stratopneum.core.trailside.End;
 import org.stratopneum.core.trailside.Situation;
 import org.stratopneum.core.trailside.Stopped;
 import org.stratopneum.core.trailside.Where;
-import org.stratopneum.web.logbook.LeakFound;
-import org.stratopneum.web.logbook.LogDetail;
-import org.stratopneum.web.logbook.LogSubject;
-import org.stratopneum.web.logbook.TrailMend;
-import org.stratopneum.web.logbook.TreadMeasured;
+import org.stratopneum.web.log.LeakFound;
+import org.stratopneum.web.log.LogDetail;
+import org.stratopneum.web.log.LogSubject;
+import org.stratopneum.web.log.TrailMend;
+import org.stratopneum.web.log.TreadMeasured;
 
 /** What the demo rider did at the bench: tape, valves, sealant, and the hold tests of the gravel bike's rear wheel. */
 @Component
@@ -75,7 +75,7 @@ class DemoBench {
     private static final List<int[]> TUBELESS =
             List.of(new int[] {1, 1}, new int[] {1, 2}, new int[] {3, 5}, new int[] {3, 6});
 
-    void write(DemoPen pen) {
+    void write(DemoLogWriter pen) {
         for (int[] wheel : TUBELESS) {
             boolean wide = wheel[0] == 1;
             LogSubject subject = subject(wheel[0], wheel[1], null);
@@ -127,7 +127,7 @@ class DemoBench {
     }
 
     /** A plug for the gravel bike, and the thorn of the workhorse that closed by itself and took a cartridge. */
-    private static void stops(DemoPen pen) {
+    private static void stops(DemoLogWriter pen) {
         pen.write(
                 pen.at(44, 11, 20),
                 subject(3, 5, DemoWheel.id(705)),
@@ -154,11 +154,11 @@ class DemoBench {
         return new TrailMend(AirSystem.TUBELESS, Where.TREAD, size, true, End.RIDE, said, left);
     }
 
-    private static void dip(DemoPen pen, int daysAgo, List<Double> depthsMm) {
+    private static void dip(DemoLogWriter pen, int daysAgo, List<Double> depthsMm) {
         pen.write(pen.at(daysAgo, 19, 20), subject(1, 2, DemoWheel.id(702)), new LogDetail.SealantDipped(depthsMm));
     }
 
-    private static void hold(DemoPen pen, int daysAgo, double morningPsi, String note) {
+    private static void hold(DemoLogWriter pen, int daysAgo, double morningPsi, String note) {
         LogSubject sledge = subject(3, 5, DemoWheel.id(705)).readWith(DemoWheel.id(201));
         pen.write(pen.at(daysAgo, 19, 0), sledge, holdStarted(SEATED_PSI), 16.0, note);
         pen.write(pen.at(daysAgo - 1, 8, 0), sledge, holdEnded(morningPsi), 15.0);

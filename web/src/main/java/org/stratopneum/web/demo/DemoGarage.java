@@ -10,8 +10,8 @@ import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.gauges.Gauges;
-import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.fleet.gauges.Gauges;
+import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.RiderMapper;
@@ -82,7 +82,7 @@ class DemoGarage implements SmartLifecycle {
                             .asDemo(BODY_KG, today),
                     clock.instant());
             parts.load("demo/garage.sql");
-            DemoPen pen = new DemoPen(logbook, today, zone, SEED);
+            DemoLogWriter pen = new DemoLogWriter(logbook, today, zone, SEED);
             year.fit(pen);
             rides.write(pen);
             year.read(pen);

@@ -11,13 +11,13 @@ import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.Garage;
-import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.logbook.LogDetail;
-import org.stratopneum.web.logbook.LogSubject;
-import org.stratopneum.web.logbook.Ridden;
-import org.stratopneum.web.logbook.WheelNote;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.log.LogDetail;
+import org.stratopneum.web.log.LogSubject;
+import org.stratopneum.web.log.Ridden;
+import org.stratopneum.web.log.WheelNote;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.rider.Riders;
 
@@ -59,10 +59,10 @@ class DemoRides {
         this.riders = riders;
     }
 
-    void write(DemoPen pen) {
+    void write(DemoLogWriter pen) {
         Random random = new Random(SEED);
         for (int bike = 1; bike <= RIDES.length; bike++) {
-            BikeStanding standing = garage.bike(DemoWheel.id(300 + bike));
+            BikeState standing = garage.bike(DemoWheel.id(300 + bike));
             BikeAdvice anybody = BikeAdvisor.usualRide(standing, riders.self().bodyKg())
                     .flatMap(ride -> advisor.adviseAnybody(standing, ride))
                     .orElseThrow();
@@ -80,7 +80,7 @@ class DemoRides {
                 new LogDetail.OwnPressure(PressureUnit.PSI.toKpa(36), PressureUnit.PSI));
     }
 
-    private static LogDetail ridden(BikeStanding bike, BikeAdvice anybody, Random random) {
+    private static LogDetail ridden(BikeState bike, BikeAdvice anybody, Random random) {
         double km = 14 + random.nextInt(30);
         Map<Ground, Double> ground = random.nextInt(6) == 0 ? Map.of(Ground.SMOOTH_PAVEMENT, 1.0) : bike.ground();
         return new Ridden(

@@ -2,7 +2,7 @@ package org.stratopneum.web.demo;
 
 import java.util.UUID;
 import org.stratopneum.core.pressure.SetupKind;
-import org.stratopneum.web.bikes.WheelPosition;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
 
 /**
  * A wheel of the demo, with a tire that was or is on it and how it loses air.

@@ -12,14 +12,14 @@ import org.stratopneum.core.air.Surroundings;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.Garage;
-import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.logbook.LogDetail;
-import org.stratopneum.web.logbook.LogDetail.PressureRead;
-import org.stratopneum.web.logbook.LogSubject;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.log.LogDetail;
+import org.stratopneum.web.log.LogDetail.PressureRead;
+import org.stratopneum.web.log.LogSubject;
+import org.stratopneum.web.pressure.AdvisedPressures;
 import org.stratopneum.web.pressure.BikeAdvisor;
-import org.stratopneum.web.pressure.Told;
 import org.stratopneum.web.rider.Riders;
 
 /**
@@ -70,20 +70,21 @@ class DemoYear {
     }
 
     /** What was fitted in the year that ends today. */
-    void fit(DemoPen pen) {
+    void fit(DemoLogWriter pen) {
         new Writing(pen, new Random(SEED)).fittings();
     }
 
     /** What was read in that year, and set as it is told now. */
-    void read(DemoPen pen) {
+    void read(DemoLogWriter pen) {
         Writing writing = new Writing(pen, new Random(SEED));
         WHEELS.forEach(wheel -> writing.readings(wheel, told(wheel)));
     }
 
     /** What is told for the wheel on its pair, whichever pair is in the bike now. */
     private GaugePressure told(DemoWheel wheel) {
-        BikeStanding bike = garage.bikeOn(wheel.bikeId(), wheel.wheelsetId());
-        return Told.of(advisor.adviseUsual(bike, riders.self().bodyKg()).orElseThrow(), PressureUnit.PSI)
+        BikeState bike = garage.bikeOn(wheel.bikeId(), wheel.wheelsetId());
+        return AdvisedPressures.of(
+                        advisor.adviseUsual(bike, riders.self().bodyKg()).orElseThrow(), PressureUnit.PSI)
                 .pressure(wheel.position());
     }
 
@@ -93,10 +94,10 @@ class DemoYear {
 
     private final class Writing {
 
-        private final DemoPen pen;
+        private final DemoLogWriter pen;
         private final Random random;
 
-        Writing(DemoPen pen, Random random) {
+        Writing(DemoLogWriter pen, Random random) {
             this.pen = pen;
             this.random = random;
         }

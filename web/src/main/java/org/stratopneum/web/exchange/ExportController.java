@@ -14,11 +14,11 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
-import org.stratopneum.web.archive.ArchiveSchema;
-import org.stratopneum.web.archive.ArchiveWriter;
-import org.stratopneum.web.csv.CsvExport;
-import org.stratopneum.web.fault.NotThereException;
-import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.exchange.archive.ArchiveSchema;
+import org.stratopneum.web.exchange.archive.ArchiveWriter;
+import org.stratopneum.web.exchange.csv.CsvExport;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.platform.fault.NotThereException;
 import org.stratopneum.web.rider.Riders;
 
 /** Everything out, in open formats; a file is written while it is sent. */

@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
-import org.stratopneum.web.imports.Imports;
+import org.stratopneum.web.intake.Imports;
 
 /** Files that are brought in: received, understood, checked, in, and out again. */
 @Controller
@@ -19,11 +19,11 @@ class ImportController {
 
     private static final String PAGE = "exchange/import";
 
-    private final ExchangeDesk desk;
+    private final ExchangeService service;
     private final Imports imports;
 
-    ImportController(ExchangeDesk desk, Imports imports) {
-        this.desk = desk;
+    ImportController(ExchangeService service, Imports imports) {
+        this.service = service;
         this.imports = imports;
     }
 
@@ -33,7 +33,7 @@ class ImportController {
 
     @GetMapping("/exchange")
     String exchange(@RequestParam(defaultValue = "false") boolean dropped, Model model) {
-        model.addAttribute("page", desk.overview());
+        model.addAttribute("page", service.overview());
         model.addAttribute("dropped", dropped);
         return "exchange/exchange";
     }
@@ -44,7 +44,7 @@ class ImportController {
             @RequestParam(required = false) MultipartFile file,
             HttpServletResponse response,
             Model model) {
-        ExchangeDesk.Received received = desk.receive(newId, file);
+        ExchangeService.Received received = service.receive(newId, file);
         if (received.again() == null) {
             return to(received.id());
         }
@@ -56,7 +56,7 @@ class ImportController {
 
     @GetMapping("/imports/{id}")
     String page(@PathVariable UUID id, Model model) {
-        model.addAttribute("page", desk.page(id));
+        model.addAttribute("page", service.page(id));
         return PAGE;
     }
 
@@ -71,7 +71,7 @@ class ImportController {
             @RequestParam int version,
             @RequestParam(defaultValue = "") String then,
             @RequestParam Map<String, String> typed) {
-        desk.understand(id, typed, version);
+        service.understand(id, typed, version);
         return then.equals("check") ? read(id, true) : to(id);
     }
 
@@ -87,7 +87,7 @@ class ImportController {
     }
 
     private String read(UUID id, boolean dry) {
-        if (desk.clear(id)) {
+        if (service.clear(id)) {
             imports.read(id, dry);
         }
         return to(id);

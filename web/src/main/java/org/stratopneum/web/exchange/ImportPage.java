@@ -3,11 +3,11 @@ package org.stratopneum.web.exchange;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.stratopneum.web.csv.CsvPreview;
-import org.stratopneum.web.imports.ImportFault;
-import org.stratopneum.web.imports.ImportForm;
-import org.stratopneum.web.imports.ImportRun;
-import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.exchange.csv.CsvPreview;
+import org.stratopneum.web.intake.ImportFault;
+import org.stratopneum.web.intake.ImportForm;
+import org.stratopneum.web.intake.ImportRun;
+import org.stratopneum.web.platform.wording.FormView;
 
 /**
  * A file that is brought in.
@@ -28,7 +28,7 @@ public record ImportPage(
         Map<String, String> open,
         CsvPreview preview,
         ImportForm asks,
-        Map<String, List<org.stratopneum.web.csv.CsvDesk.Choice>> choices,
+        Map<String, List<org.stratopneum.web.exchange.csv.CsvService.Choice>> choices,
         List<ImportFault> faults,
         UUID same,
         boolean undoable,

@@ -16,5 +16,5 @@ public record ComparePage(List<Choice> choices, String said, List<Choice> names,
     public record Choice(UUID id, String name, String where, boolean chosen) {}
 
     /** Something known of each. */
-    public record Row(String name, List<LifePage.Figure> values) {}
+    public record Row(String name, List<HistoryPage.Figure> values) {}
 }

@@ -1,41 +1,67 @@
 package org.stratopneum.web.history;
 
-import java.io.IOException;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
-import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.stratopneum.web.paper.PaperPrinter;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
-/** A wheel's history as a PDF. */
+/** The years of a wheel, of a tire, and of tires side by side. */
 @Controller
 class HistoryController {
 
-    private final HistoryDesk desk;
-    private final PaperPrinter printer;
+    private static final String PAGE = "history/life";
 
-    HistoryController(HistoryDesk desk, PaperPrinter printer) {
-        this.desk = desk;
-        this.printer = printer;
+    private final HistoryService service;
+    private final CompareService compare;
+
+    HistoryController(HistoryService service, CompareService compare) {
+        this.service = service;
+        this.compare = compare;
     }
 
-    @GetMapping("/wheels/{id}/history.pdf")
-    ResponseEntity<byte[]> pdf(@PathVariable UUID id) throws IOException {
-        byte[] pdf = printer.print("history/paper", "wheel", desk.paper(id));
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_PDF)
-                .cacheControl(CacheControl.noStore())
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.inline()
-                                .filename("wheel-history.pdf")
-                                .build()
-                                .toString())
-                .body(pdf);
+    @GetMapping("/wheels/{id}/history")
+    String wheel(@PathVariable UUID id, @RequestParam(defaultValue = "ALL") HistoryPage.Span span, Model model) {
+        model.addAttribute("page", service.wheel(id, span));
+        return PAGE;
+    }
+
+    @GetMapping("/tires/{id}/history")
+    String tire(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "ALL") HistoryPage.Span span,
+            @RequestParam(required = false) List<UUID> written,
+            @RequestParam(required = false) List<UUID> struck,
+            Model model) {
+        model.addAttribute("page", service.tire(id, span, written, struck));
+        return PAGE;
+    }
+
+    @PostMapping("/tires/{id}/tread")
+    String measure(
+            @PathVariable UUID id,
+            @RequestParam UUID entry,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        HistoryService.Outcome outcome = service.measure(id, entry, typed);
+        if (outcome.again() == null) {
+            return "redirect:/tires/" + id + "/history?written=" + outcome.entry();
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        model.addAttribute("page", outcome.again());
+        return PAGE;
+    }
+
+    @GetMapping("/tires/compare")
+    String compare(@RequestParam(defaultValue = "") List<UUID> tire, Model model) {
+        model.addAttribute("page", compare.page(tire));
+        return "history/compare";
     }
 }

@@ -4,10 +4,10 @@ import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import org.stratopneum.core.history.TreadWear;
-import org.stratopneum.web.logbook.TreadMeasured;
+import org.stratopneum.web.log.TreadMeasured;
+import org.stratopneum.web.platform.wording.FormReader;
+import org.stratopneum.web.platform.wording.QuantityText;
 import org.stratopneum.web.rider.Rider;
-import org.stratopneum.web.wording.FormReader;
-import org.stratopneum.web.wording.QuantityText;
 
 /** Reads how deep a tread was found. */
 final class TreadForm {

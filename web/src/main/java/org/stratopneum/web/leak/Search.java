@@ -17,7 +17,7 @@ import org.stratopneum.core.diagnosis.Diagnosis;
 import org.stratopneum.core.diagnosis.LeakModel;
 import org.stratopneum.core.diagnosis.Spot;
 import org.stratopneum.core.diagnosis.WheelMap;
-import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.platform.fault.NotThereException;
 
 /**
  * How far a search has come.

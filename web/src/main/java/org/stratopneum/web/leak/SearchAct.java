@@ -6,7 +6,7 @@ import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.diagnosis.Circumstance;
 import org.stratopneum.core.diagnosis.Diagnosis;
 import org.stratopneum.core.diagnosis.Spot;
-import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.platform.fault.NotThereException;
 
 /**
  * What a rider does on the page of a search, as the buttons name it: a step itself, "back:" and a step, "unknown:" and a

@@ -9,7 +9,7 @@ import org.springframework.util.MultiValueMap;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.diagnosis.Spot;
-import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.platform.fault.NotThereException;
 
 /** A visitor's search stands in the address, all of it. */
 final class SearchAddress {

@@ -19,18 +19,18 @@ class SearchController {
 
     private static final String START = "leak/start";
 
-    private final SearchDesk desk;
+    private final SearchService service;
     private final SearchEnds ends;
 
-    SearchController(SearchDesk desk, SearchEnds ends) {
-        this.desk = desk;
+    SearchController(SearchService service, SearchEnds ends) {
+        this.service = service;
         this.ends = ends;
     }
 
     /** Where one stands open on the wheel, it goes on. */
     @GetMapping("/wheels/{id}/leak")
     String start(@PathVariable UUID id, Model model) {
-        SearchDesk.Begins begins = desk.start(id);
+        SearchService.Begins begins = service.start(id);
         if (begins.open() != null) {
             return to(begins.open());
         }
@@ -45,7 +45,7 @@ class SearchController {
             @RequestParam Map<String, String> typed,
             HttpServletResponse response,
             Model model) {
-        SearchDesk.Begun begun = desk.begin(id, newId, typed);
+        SearchService.Begun begun = service.begin(id, newId, typed);
         if (begun.search() != null) {
             return to(begun.search());
         }
@@ -60,14 +60,14 @@ class SearchController {
             @RequestParam(required = false) String check,
             @RequestParam Map<String, String> typed,
             Model model) {
-        model.addAttribute("page", desk.page(id, check, typed));
+        model.addAttribute("page", service.page(id, check, typed));
         model.addAttribute("newId", UUID.randomUUID());
         return "leak/search";
     }
 
     @PostMapping("/searches/{id}/acts")
     String act(@PathVariable UUID id, @RequestParam String act) {
-        desk.act(id, act);
+        service.act(id, act);
         return to(id);
     }
 
@@ -78,9 +78,9 @@ class SearchController {
             @RequestParam double hour,
             @RequestParam(required = false) Integer spoke) {
         if (spoke == null) {
-            desk.act(id, "spot:" + zone + "@" + hour);
+            service.act(id, "spot:" + zone + "@" + hour);
         } else {
-            desk.spokeHole(id, spoke);
+            service.spokeHole(id, spoke);
         }
         return to(id) + "#map";
     }

@@ -10,19 +10,19 @@ import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.diagnosis.Spot;
 import org.stratopneum.core.job.Job;
-import org.stratopneum.web.agenda.Reminders;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.Garage;
-import org.stratopneum.web.bikes.WheelPlace;
-import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.fault.NotThereException;
-import org.stratopneum.web.logbook.LeakFound;
-import org.stratopneum.web.logbook.LogEntry;
-import org.stratopneum.web.logbook.LogSubject;
-import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.due.Reminders;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.bikes.WheelPlace;
+import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.log.LeakFound;
+import org.stratopneum.web.log.LogEntry;
+import org.stratopneum.web.log.LogSubject;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
-import org.stratopneum.web.wording.Wording;
 
 /** Ends a search in the log, or without it, and goes on with one that was ended. */
 @Service
@@ -69,12 +69,12 @@ class SearchEnds {
             return;
         }
         WheelPlace place = garage.place(kept.row().wheelId());
-        BikeStanding bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
+        BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
         UUID entry = entryOf(kept);
         Instant now = logbook.now();
         UUID tire = bike.wheel(place.position())
-                .flatMap(WheelStanding::tire)
-                .map(WheelStanding.Tire::id)
+                .flatMap(WheelState::tire)
+                .map(WheelState.Tire::id)
                 .orElse(null);
         logbook.write(LogEntry.of(
                 entry,

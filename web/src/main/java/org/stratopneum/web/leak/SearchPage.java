@@ -3,8 +3,8 @@ package org.stratopneum.web.leak;
 import java.util.List;
 import java.util.UUID;
 import org.stratopneum.core.job.Job;
-import org.stratopneum.web.drawing.WheelMapDrawing;
-import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.platform.drawing.WheelMapDrawing;
+import org.stratopneum.web.platform.wording.FormView;
 
 /**
  * How a search stands, in words.

@@ -20,12 +20,12 @@ import org.stratopneum.core.diagnosis.HolePlace;
 import org.stratopneum.core.diagnosis.LeakModel;
 import org.stratopneum.core.diagnosis.Reason;
 import org.stratopneum.core.diagnosis.Spot;
-import org.stratopneum.web.drawing.WheelMapDrawing;
-import org.stratopneum.web.wording.FormReader;
-import org.stratopneum.web.wording.FormView;
-import org.stratopneum.web.wording.Numbers;
-import org.stratopneum.web.wording.ProblemWording;
-import org.stratopneum.web.wording.Wording;
+import org.stratopneum.web.platform.drawing.WheelMapDrawing;
+import org.stratopneum.web.platform.wording.FormReader;
+import org.stratopneum.web.platform.wording.FormView;
+import org.stratopneum.web.platform.wording.Numbers;
+import org.stratopneum.web.platform.wording.ProblemWording;
+import org.stratopneum.web.platform.wording.Wording;
 
 /** Lays a search out. */
 @Component

@@ -1,7 +1,7 @@
 package org.stratopneum.web.leak;
 
 import java.util.UUID;
-import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.fleet.bikes.WheelState;
 
 /**
  * What a search needs of the wheel that it is about.
@@ -12,7 +12,7 @@ import org.stratopneum.web.bikes.WheelStanding;
  */
 record SearchWheel(UUID id, Integer spokes, Double beadMm, Double outerMm) {
 
-    static SearchWheel of(WheelStanding wheel) {
+    static SearchWheel of(WheelState wheel) {
         double bead = wheel.rim().beadSeatDiameterMm();
         return new SearchWheel(
                 wheel.wheelId(),

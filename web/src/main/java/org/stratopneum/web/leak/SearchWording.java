@@ -13,8 +13,8 @@ import org.stratopneum.core.diagnosis.HolePlace;
 import org.stratopneum.core.diagnosis.Reason;
 import org.stratopneum.core.diagnosis.Spot;
 import org.stratopneum.core.job.Caution;
-import org.stratopneum.web.wording.Numbers;
-import org.stratopneum.web.wording.Wording;
+import org.stratopneum.web.platform.wording.Numbers;
+import org.stratopneum.web.platform.wording.Wording;
 
 /** Puts causes, checks, and what speaks for them into words. */
 @Component

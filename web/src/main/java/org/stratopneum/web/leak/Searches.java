@@ -12,8 +12,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.diagnosis.Circumstance;
-import org.stratopneum.web.fault.NotThereException;
-import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.platform.fault.NotThereException;
 
 /** Keeps the searches of a rider. */
 @Component

@@ -12,7 +12,7 @@ import org.stratopneum.core.leak.LeakClass;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.platform.wording.FormReader;
 
 /** Reads what is known of a wheel before anything is looked at. */
 final class StartForm {

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.leak.LeakClass;
-import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.platform.wording.FormView;
 
 /**
  * What is asked before anything is looked at.

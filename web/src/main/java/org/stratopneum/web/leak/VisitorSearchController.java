@@ -11,9 +11,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.stratopneum.core.diagnosis.LeakModel;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.wording.FormView;
-import org.stratopneum.web.wording.ProblemWording;
-import org.stratopneum.web.wording.Wording;
+import org.stratopneum.web.platform.wording.FormView;
+import org.stratopneum.web.platform.wording.ProblemWording;
+import org.stratopneum.web.platform.wording.Wording;
 
 /** A search for a leak without an account: all of it stands in the address, to be left and gone on with. */
 @Controller

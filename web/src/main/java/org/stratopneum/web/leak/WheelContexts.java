@@ -13,20 +13,20 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.leak.LeakClass;
 import org.stratopneum.core.leak.LeakRate;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.logbook.LogKind;
-import org.stratopneum.web.logbook.LogRow;
-import org.stratopneum.web.logbook.Logbook;
-import org.stratopneum.web.logbook.Ridden;
-import org.stratopneum.web.logbook.WheelNote;
-import org.stratopneum.web.pace.PaceWording;
-import org.stratopneum.web.pace.Paces;
-import org.stratopneum.web.pace.WheelPace;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.log.LogKind;
+import org.stratopneum.web.log.LogRow;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.log.Ridden;
+import org.stratopneum.web.log.WheelNote;
+import org.stratopneum.web.platform.wording.DateText;
+import org.stratopneum.web.platform.wording.Wording;
+import org.stratopneum.web.pressure.pace.PaceWording;
+import org.stratopneum.web.pressure.pace.Paces;
+import org.stratopneum.web.pressure.pace.WheelPace;
 import org.stratopneum.web.rider.Rider;
-import org.stratopneum.web.wording.Age;
-import org.stratopneum.web.wording.Wording;
 
 /** Reads from the log what is known of a wheel before anybody looks at it. */
 @Component
@@ -58,11 +58,11 @@ class WheelContexts {
      */
     record Filled(Map<String, String> fields, List<String> said) {}
 
-    Filled of(BikeStanding bike, WheelStanding wheel, Rider rider) {
+    Filled of(BikeState bike, WheelState wheel, Rider rider) {
         Instant now = logbook.now();
         Map<String, String> fields = new TreeMap<>();
         List<String> said = new ArrayList<>();
-        Optional<WheelStanding.Tire> tire = wheel.tire();
+        Optional<WheelState.Tire> tire = wheel.tire();
         List<LogRow> rows = rows(wheel, now);
         Optional<LeakRate> rate =
                 paces.of(bike, wheel, of(rows, LogKind.READINGS), now).flatMap(WheelPace::rate);
@@ -73,7 +73,7 @@ class WheelContexts {
         tire.ifPresent(on -> {
             boolean fresh = WheelPace.isNew(wheel, now);
             fields.put("setup", fresh ? "NEW" : "OLD");
-            said.add(wording.text("search.log.fitted", Age.date(on.since(), rider.zoneId())));
+            said.add(wording.text("search.log.fitted", DateText.date(on.since(), rider.zoneId())));
             boolean levered = ChronoUnit.DAYS.between(on.since(), now) < RECENT_DAYS
                     && rate.filter(found -> found.named() != LeakClass.NORMAL).isPresent();
             tick(fields, "lever", levered);
@@ -84,7 +84,7 @@ class WheelContexts {
         List<LogRow> setUp = of(rows, List.of(LogKind.SEALANT_ADDED, LogKind.RIM_TAPED));
         sealant(wheel, setUp, now).ifPresent(filled -> {
             fields.put("sealant", ChronoUnit.DAYS.between(filled, now) > StartForm.OLD_DAYS ? "OLD" : "FRESH");
-            said.add(wording.text("search.log.filled", Age.date(filled, rider.zoneId())));
+            said.add(wording.text("search.log.filled", DateText.date(filled, rider.zoneId())));
         });
         tick(
                 fields,
@@ -93,18 +93,18 @@ class WheelContexts {
         rides(bike, wheel, now).forEach(ride -> {
             if (ride.note.burp()) {
                 fields.put("low", "on");
-                said.add(wording.text("search.log.burp", Age.date(ride.at, rider.zoneId())));
+                said.add(wording.text("search.log.burp", DateText.date(ride.at, rider.zoneId())));
             }
             if (ride.note.strike()) {
                 fields.put("hit", "on");
-                said.add(wording.text("search.log.strike", Age.date(ride.at, rider.zoneId())));
+                said.add(wording.text("search.log.strike", DateText.date(ride.at, rider.zoneId())));
             }
         });
         return new Filled(fields, said);
     }
 
     /** Readings, fillings and tapings of the wheel, as far back as they count. */
-    private List<LogRow> rows(WheelStanding wheel, Instant now) {
+    private List<LogRow> rows(WheelState wheel, Instant now) {
         List<Logbook.Asked> asked = new ArrayList<>();
         asked.add(new Logbook.Asked(LogKind.READINGS, Paces.since(now)));
         asked.add(new Logbook.Asked(List.of(LogKind.RIM_TAPED), now.minus(NEW_TAPE_DAYS, ChronoUnit.DAYS)));
@@ -126,7 +126,7 @@ class WheelContexts {
     }
 
     /** When liquid went in last since the tire is on; empty with a tube. */
-    private static Optional<Instant> sealant(WheelStanding wheel, List<LogRow> setUp, Instant now) {
+    private static Optional<Instant> sealant(WheelState wheel, List<LogRow> setUp, Instant now) {
         return wheel.tire()
                 .filter(tire -> !wheel.tubed())
                 .flatMap(tire -> setUp.stream()
@@ -144,7 +144,7 @@ class WheelContexts {
 
     private record Ride(Instant at, WheelNote note) {}
 
-    private List<Ride> rides(BikeStanding bike, WheelStanding wheel, Instant now) {
+    private List<Ride> rides(BikeState bike, WheelState wheel, Instant now) {
         Instant since = now.minus(RECENT_DAYS, ChronoUnit.DAYS);
         return logbook.ofBike(bike.id(), List.of(LogKind.RIDDEN)).stream()
                 .filter(row -> !row.happenedAt().isBefore(since))

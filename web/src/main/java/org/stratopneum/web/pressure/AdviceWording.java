@@ -16,19 +16,19 @@ import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.HandGauge;
-import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.drawing.PressureScale;
-import org.stratopneum.web.drawing.SectionDrawing;
-import org.stratopneum.web.ride.RideForm;
-import org.stratopneum.web.wording.Age;
-import org.stratopneum.web.wording.Numbers;
-import org.stratopneum.web.wording.PressureText;
-import org.stratopneum.web.wording.QuantityText;
-import org.stratopneum.web.wording.Units;
-import org.stratopneum.web.wording.VerdictWording;
-import org.stratopneum.web.wording.Wording;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.HandGauge;
+import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.platform.drawing.PressureScale;
+import org.stratopneum.web.platform.drawing.SectionDrawing;
+import org.stratopneum.web.platform.wording.DateText;
+import org.stratopneum.web.platform.wording.Numbers;
+import org.stratopneum.web.platform.wording.PressureText;
+import org.stratopneum.web.platform.wording.QuantityText;
+import org.stratopneum.web.platform.wording.Units;
+import org.stratopneum.web.platform.wording.VerdictWording;
+import org.stratopneum.web.platform.wording.Wording;
+import org.stratopneum.web.pressure.ride.RideForm;
 
 /** Puts the core's advice for a bike into the words and drawings of the page. */
 @Component
@@ -59,8 +59,8 @@ public class AdviceWording {
         }
     }
 
-    public AdviceView view(BikeStanding bike, BikeAdvice advice, RideForm.Ride ride, Reader reader) {
-        Told told = Told.of(advice, reader.unit());
+    public AdviceView view(BikeState bike, BikeAdvice advice, RideForm.Ride ride, Reader reader) {
+        AdvisedPressures told = AdvisedPressures.of(advice, reader.unit());
         return new AdviceView(
                 panel(bike.rear(), advice.rear(), told, bike.hand(), reader),
                 panel(bike.front(), advice.front(), told, bike.hand(), reader),
@@ -76,7 +76,8 @@ public class AdviceWording {
                 .orElse(null);
     }
 
-    private WheelPanel panel(WheelStanding wheel, WheelAdvice advice, Told told, HandGauge hand, Reader reader) {
+    private WheelPanel panel(
+            WheelState wheel, WheelAdvice advice, AdvisedPressures told, HandGauge hand, Reader reader) {
         PressureUnit unit = reader.unit();
         GaugePressure pressure = told.pressure(wheel.position());
         PressureWindow window = advice.window();
@@ -116,12 +117,12 @@ public class AdviceWording {
                         reader.units().length()));
     }
 
-    private WheelPanel.LastReading reading(WheelStanding.Reading reading, PressureWindow window, Reader reader) {
+    private WheelPanel.LastReading reading(WheelState.Reading reading, PressureWindow window, Reader reader) {
         GaugePressure pressure = reading.pressure();
         WindowWording.Side side = windows.side(window, pressure);
         return new WheelPanel.LastReading(
                 PressureText.text(pressure, reader.unit()),
-                Age.of(reading.at(), reader.now(), reader.zone(), wording),
+                DateText.of(reading.at(), reader.now(), reader.zone(), wording),
                 side.word(),
                 side.code());
     }
@@ -172,7 +173,7 @@ public class AdviceWording {
         return strikes;
     }
 
-    private List<StepRow> steps(BikeAdvice advice, Told told, PressureUnit unit) {
+    private List<StepRow> steps(BikeAdvice advice, AdvisedPressures told, PressureUnit unit) {
         Set<String> codes = new LinkedHashSet<>();
         // in the order of the chain, whichever wheel has the step
         for (String code : ChainStep.ORDER) {

@@ -6,16 +6,16 @@ import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.BikeCase;
 import org.stratopneum.core.pressure.GroundMix;
 import org.stratopneum.core.pressure.SystemMass;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.ride.RideForm;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.pressure.ride.RideForm;
 
 /** Asks the core what to set on a bike of the garage. */
 @Component
 public class BikeAdvisor {
 
     /** The advice for {@code ride}; empty while a wheel or a tire is missing. */
-    public Optional<BikeAdvice> advise(BikeStanding bike, RideForm.Ride ride) {
+    public Optional<BikeAdvice> advise(BikeState bike, RideForm.Ride ride) {
         return bike.rollable()
                 ? Optional.of(advice(
                         bike,
@@ -26,11 +26,11 @@ public class BikeAdvisor {
     }
 
     /** The advice for {@code ride} as if nobody had said what suits them; empty while a wheel or a tire is missing. */
-    public Optional<BikeAdvice> adviseAnybody(BikeStanding bike, RideForm.Ride ride) {
+    public Optional<BikeAdvice> adviseAnybody(BikeState bike, RideForm.Ride ride) {
         return bike.rollable() ? Optional.of(advice(bike, ride, 1, 1)) : Optional.empty();
     }
 
-    private static BikeAdvice advice(BikeStanding bike, RideForm.Ride ride, double rear, double front) {
+    private static BikeAdvice advice(BikeState bike, RideForm.Ride ride, double rear, double front) {
         return BikeAdvice.of(new BikeCase(
                 ride.mass(),
                 bike.share(),
@@ -42,26 +42,26 @@ public class BikeAdvisor {
     }
 
     /** The advice for the bike's usual ride; empty while something for it is missing. */
-    public Optional<BikeAdvice> adviseUsual(BikeStanding bike, Double riderKg) {
+    public Optional<BikeAdvice> adviseUsual(BikeState bike, Double riderKg) {
         return usualRide(bike, riderKg).flatMap(ride -> advise(bike, ride));
     }
 
     /** The bike's usual ride; empty while nobody said what the rider weighs or where they ride. */
-    public static Optional<RideForm.Ride> usualRide(BikeStanding bike, Double riderKg) {
+    public static Optional<RideForm.Ride> usualRide(BikeState bike, Double riderKg) {
         return bike.ground().isEmpty() ? Optional.empty() : rideOn(bike, riderKg, new GroundMix(bike.ground()));
     }
 
     /** The advice for the bike's usual load on other ground; empty while something for it is missing. */
-    public Optional<BikeAdvice> adviseOn(BikeStanding bike, Double riderKg, GroundMix ground) {
+    public Optional<BikeAdvice> adviseOn(BikeState bike, Double riderKg, GroundMix ground) {
         return rideOn(bike, riderKg, ground).flatMap(ride -> advise(bike, ride));
     }
 
     /** The bike's usual load on some ground; empty while nobody said what the rider weighs. */
-    public static Optional<RideForm.Ride> rideOn(BikeStanding bike, Double riderKg, GroundMix ground) {
+    public static Optional<RideForm.Ride> rideOn(BikeState bike, Double riderKg, GroundMix ground) {
         if (riderKg == null) {
             return Optional.empty();
         }
-        BikeStanding.Masses masses = bike.masses();
+        BikeState.Masses masses = bike.masses();
         SystemMass mass = new SystemMass(
                 riderKg,
                 masses.gearKg(),
@@ -72,7 +72,7 @@ public class BikeAdvisor {
         return Optional.of(new RideForm.Ride(mass, ground, bike.drop(), bike.wet()));
     }
 
-    private static BikeCase.Wheel wheel(WheelStanding wheel, double personal) {
+    private static BikeCase.Wheel wheel(WheelState wheel, double personal) {
         return new BikeCase.Wheel(wheel.tireOnRim().orElseThrow(), wheel.setup().orElseThrow(), personal);
     }
 }

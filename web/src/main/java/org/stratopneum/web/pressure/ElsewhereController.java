@@ -12,15 +12,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class ElsewhereController {
 
-    private final ElsewhereDesk desk;
+    private final ElsewhereService service;
 
-    ElsewhereController(ElsewhereDesk desk) {
-        this.desk = desk;
+    ElsewhereController(ElsewhereService service) {
+        this.service = service;
     }
 
     @GetMapping("/bikes/{id}/elsewhere")
     String elsewhere(@PathVariable UUID id, @RequestParam Map<String, String> parameters, Model model) {
-        model.addAttribute("page", desk.page(id, parameters));
+        model.addAttribute("page", service.page(id, parameters));
         return "pressure/elsewhere";
     }
 }

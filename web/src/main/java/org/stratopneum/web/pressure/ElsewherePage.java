@@ -2,9 +2,9 @@ package org.stratopneum.web.pressure;
 
 import java.util.List;
 import java.util.UUID;
-import org.stratopneum.web.places.Place;
-import org.stratopneum.web.wording.FormView;
-import org.stratopneum.web.wording.Units;
+import org.stratopneum.web.fleet.places.Place;
+import org.stratopneum.web.platform.wording.FormView;
+import org.stratopneum.web.platform.wording.Units;
 
 /**
  * What to set here for a ride elsewhere, in words.

@@ -12,12 +12,12 @@ import org.stratopneum.core.leak.PressureOutlook;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.platform.wording.DateText;
+import org.stratopneum.web.platform.wording.Numbers;
+import org.stratopneum.web.platform.wording.PressureText;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
-import org.stratopneum.web.wording.Age;
-import org.stratopneum.web.wording.Numbers;
-import org.stratopneum.web.wording.PressureText;
-import org.stratopneum.web.wording.Wording;
 
 /** Says what a wheel holds now and later, with its doubt. */
 @Component
@@ -98,7 +98,7 @@ public class OutlookWording {
                 percent(outlook.lossPerDay().orElseThrow()),
                 percent(outlook.lowLossPerDay()),
                 percent(outlook.highLossPerDay()),
-                Age.date(outlook.since(), rider.zoneId()));
+                DateText.date(outlook.since(), rider.zoneId()));
     }
 
     private static String percent(double ratio) {

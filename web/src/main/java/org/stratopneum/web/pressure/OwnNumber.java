@@ -3,9 +3,9 @@ package org.stratopneum.web.pressure;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.bikes.Dialled;
-import org.stratopneum.web.wording.PressureText;
-import org.stratopneum.web.wording.Wording;
+import org.stratopneum.web.fleet.bikes.LearnedPressure;
+import org.stratopneum.web.platform.wording.PressureText;
+import org.stratopneum.web.platform.wording.Wording;
 
 /** Says how far a rider's own number lies from what is told. */
 @Component
@@ -21,7 +21,7 @@ public class OwnNumber {
      * @param told what is told, or null
      * @return null where the rider has no number of their own
      */
-    public String said(Dialled dialled, GaugePressure told, PressureUnit unit) {
+    public String said(LearnedPressure dialled, GaugePressure told, PressureUnit unit) {
         if (dialled.ownKpa() == null) {
             return null;
         }

@@ -10,15 +10,15 @@ import org.springframework.web.bind.annotation.PathVariable;
 @Controller
 class PocketController {
 
-    private final PocketDesk desk;
+    private final PocketService service;
 
-    PocketController(PocketDesk desk) {
-        this.desk = desk;
+    PocketController(PocketService service) {
+        this.service = service;
     }
 
     @GetMapping("/bikes/{id}/pocket")
     String pocket(@PathVariable UUID id, Model model) {
-        model.addAttribute("page", desk.page(id));
+        model.addAttribute("page", service.page(id));
         return "pressure/pocket";
     }
 }

@@ -16,8 +16,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.stratopneum.core.check.Problems;
-import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.log.Logbook;
 
 /** What to set on a bike, and writing down what its gauge showed. */
 @Controller
@@ -25,12 +25,12 @@ class PressureController {
 
     private static final String PAGE = "pressure/pressure";
 
-    private final PressureDesk desk;
+    private final PressureService service;
     private final ReadingWriter writer;
     private final Logbook logbook;
 
-    PressureController(PressureDesk desk, ReadingWriter writer, Logbook logbook) {
-        this.desk = desk;
+    PressureController(PressureService service, ReadingWriter writer, Logbook logbook) {
+        this.service = service;
         this.writer = writer;
         this.logbook = logbook;
     }
@@ -42,16 +42,17 @@ class PressureController {
             @RequestParam(required = false) List<UUID> written,
             @RequestParam(required = false) List<UUID> struck,
             Model model) {
-        PressureDesk.Ask ask = desk.ask(id, parameters);
-        model.addAttribute("page", desk.page(ask, desk.emptyReading(ask), desk.outcome(ask, written, struck), null));
+        PressureService.Ask ask = service.ask(id, parameters);
+        model.addAttribute(
+                "page", service.page(ask, service.emptyReading(ask), service.outcome(ask, written, struck), null));
         return PAGE;
     }
 
     /** Only the part that changes with load, ground and drop. */
     @GetMapping("/bikes/{id}/pressure/advice")
     String advice(@PathVariable UUID id, @RequestParam Map<String, String> parameters, Model model) {
-        PressureDesk.Ask ask = desk.ask(id, parameters);
-        model.addAttribute("page", desk.page(ask, desk.emptyReading(ask), null, null));
+        PressureService.Ask ask = service.ask(id, parameters);
+        model.addAttribute("page", service.page(ask, service.emptyReading(ask), null, null));
         return "pressure/advice :: live";
     }
 
@@ -61,14 +62,14 @@ class PressureController {
             @RequestParam Map<String, String> parameters,
             HttpServletResponse response,
             Model model) {
-        PressureDesk.Ask ask = desk.ask(id, parameters);
+        PressureService.Ask ask = service.ask(id, parameters);
         ReadingForm form = ReadingForm.typed(parameters);
         Problems problems = new Problems();
         Optional<ReadingForm.Readings> readings =
                 form.readings(problems, ask.bike(), ask.rider().zoneId(), logbook.now());
         if (readings.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("page", desk.page(ask.with(problems), form, null, null));
+            model.addAttribute("page", service.page(ask.with(problems), form, null, null));
             return PAGE;
         }
         return back(
@@ -78,14 +79,14 @@ class PressureController {
     /** Undoes what was just written. */
     @PostMapping("/bikes/{id}/strike")
     String strike(@PathVariable UUID id, @RequestParam Map<String, String> parameters, @RequestParam List<UUID> entry) {
-        return back(desk.ask(id, parameters), parameters, "struck", logbook.strike(entry));
+        return back(service.ask(id, parameters), parameters, "struck", logbook.strike(entry));
     }
 
     /** Undoes the undoing. */
     @PostMapping("/bikes/{id}/put-back")
     String putBack(
             @PathVariable UUID id, @RequestParam Map<String, String> parameters, @RequestParam List<UUID> entry) {
-        return back(desk.ask(id, parameters), parameters, "written", logbook.putBack(entry));
+        return back(service.ask(id, parameters), parameters, "written", logbook.putBack(entry));
     }
 
     @PostMapping("/bikes/{id}/as-told")
@@ -98,10 +99,10 @@ class PressureController {
             @RequestParam String toldFront,
             HttpServletResponse response,
             Model model) {
-        PressureDesk.Ask ask = desk.ask(id, parameters);
-        if (!desk.stillTold(ask, toldRear, toldFront)) {
+        PressureService.Ask ask = service.ask(id, parameters);
+        if (!service.stillTold(ask, toldRear, toldFront)) {
             response.setStatus(HttpStatus.CONFLICT.value());
-            model.addAttribute("page", desk.page(ask, desk.emptyReading(ask), null, "pressure.told-changed"));
+            model.addAttribute("page", service.page(ask, service.emptyReading(ask), null, "pressure.told-changed"));
             return PAGE;
         }
         Map<WheelPosition, UUID> ids = new EnumMap<>(WheelPosition.class);
@@ -115,7 +116,8 @@ class PressureController {
     }
 
     /** Back to where the form was, by a redirect, with the ride as it was and the way to undo. */
-    private static String back(PressureDesk.Ask ask, Map<String, String> parameters, String outcome, List<UUID> ids) {
+    private static String back(
+            PressureService.Ask ask, Map<String, String> parameters, String outcome, List<UUID> ids) {
         if ("today".equals(parameters.get("from"))) {
             return "redirect:"
                     + UriComponentsBuilder.fromPath("/")

@@ -2,9 +2,9 @@ package org.stratopneum.web.pressure;
 
 import java.util.Map;
 import java.util.UUID;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.logbook.LogOutcome;
-import org.stratopneum.web.ride.RideForm;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.log.LogOutcome;
+import org.stratopneum.web.pressure.ride.RideForm;
 
 /**
  * All that the pressure page shows.
@@ -17,7 +17,7 @@ import org.stratopneum.web.ride.RideForm;
  * @param notice a sentence at the top, or null
  */
 record PressurePage(
-        BikeStanding bike,
+        BikeState bike,
         RideForm ride,
         ReadingForm reading,
         Map<String, String> errors,

@@ -13,11 +13,11 @@ import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.quantity.Temperature;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.wording.FormReader;
-import org.stratopneum.web.wording.PressureText;
-import org.stratopneum.web.wording.Units;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.platform.wording.FormReader;
+import org.stratopneum.web.platform.wording.PressureText;
+import org.stratopneum.web.platform.wording.Units;
 
 /** What the gauge showed, as typed: rear, front or both, in one unit. */
 final class ReadingForm {
@@ -72,7 +72,7 @@ final class ReadingForm {
     }
 
     /** Reads what was typed for the wheels of {@code bike}; faults go to {@code problems}, and then there is nothing. */
-    Optional<Readings> readings(Problems problems, BikeStanding bike, ZoneId zone, Instant now) {
+    Optional<Readings> readings(Problems problems, BikeState bike, ZoneId zone, Instant now) {
         FormReader reader = new FormReader(typed);
         PressureUnit unit = reader.choice("unit", PressureUnit.class).orElse(null);
         Map<WheelPosition, Double> kpa = new LinkedHashMap<>();

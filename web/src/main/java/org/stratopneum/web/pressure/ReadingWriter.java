@@ -8,13 +8,13 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.logbook.LogDetail.PressureRead;
-import org.stratopneum.web.logbook.LogEntry;
-import org.stratopneum.web.logbook.LogSubject;
-import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.log.LogDetail.PressureRead;
+import org.stratopneum.web.log.LogEntry;
+import org.stratopneum.web.log.LogSubject;
+import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 
@@ -38,7 +38,11 @@ class ReadingWriter {
      */
     @Transactional
     List<UUID> write(
-            BikeStanding bike, Rider rider, ReadingForm form, ReadingForm.Readings readings, Optional<Told> told) {
+            BikeState bike,
+            Rider rider,
+            ReadingForm form,
+            ReadingForm.Readings readings,
+            Optional<AdvisedPressures> told) {
         riders.rememberUnit(readings.unit());
         Instant now = logbook.now();
         Instant at = readings.at() == null ? now : readings.at();
@@ -56,7 +60,7 @@ class ReadingWriter {
 
     /** Writes both wheels as set to what was told. */
     @Transactional
-    List<UUID> writeAsTold(BikeStanding bike, Rider rider, Told told, Map<WheelPosition, UUID> ids) {
+    List<UUID> writeAsTold(BikeState bike, Rider rider, AdvisedPressures told, Map<WheelPosition, UUID> ids) {
         Instant now = logbook.now();
         List<LogEntry> entries = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
@@ -71,9 +75,9 @@ class ReadingWriter {
         return entries.stream().map(LogEntry::id).toList();
     }
 
-    private static LogSubject subject(BikeStanding bike, WheelPosition position) {
-        WheelStanding wheel = bike.wheel(position).orElseThrow();
-        UUID tire = wheel.tire().map(WheelStanding.Tire::id).orElse(null);
+    private static LogSubject subject(BikeState bike, WheelPosition position) {
+        WheelState wheel = bike.wheel(position).orElseThrow();
+        UUID tire = wheel.tire().map(WheelState.Tire::id).orElse(null);
         return LogSubject.wheel(bike.id(), wheel.wheelId(), tire);
     }
 }

@@ -17,17 +17,17 @@ import org.stratopneum.core.check.Range;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.core.weather.DailyWeather;
-import org.stratopneum.web.places.Place;
-import org.stratopneum.web.places.Places;
+import org.stratopneum.web.fleet.places.Place;
+import org.stratopneum.web.fleet.places.Places;
+import org.stratopneum.web.platform.weather.Weather;
+import org.stratopneum.web.platform.wording.DateText;
+import org.stratopneum.web.platform.wording.FormReader;
+import org.stratopneum.web.platform.wording.FormView;
+import org.stratopneum.web.platform.wording.Numbers;
+import org.stratopneum.web.platform.wording.ProblemWording;
+import org.stratopneum.web.platform.wording.QuantityText;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
-import org.stratopneum.web.weather.Weather;
-import org.stratopneum.web.wording.Age;
-import org.stratopneum.web.wording.FormReader;
-import org.stratopneum.web.wording.FormView;
-import org.stratopneum.web.wording.Numbers;
-import org.stratopneum.web.wording.ProblemWording;
-import org.stratopneum.web.wording.QuantityText;
-import org.stratopneum.web.wording.Wording;
 
 /** Reads where it is set and where it is ridden: what was typed wins, a place and its weather fill the rest. */
 @Component
@@ -140,7 +140,7 @@ class TripForm {
                             "elsewhere.weather." + weather.source(),
                             place.name(),
                             QuantityText.text(celsius, unit),
-                            Age.time(at, rider.zoneId()),
+                            DateText.time(at, rider.zoneId()),
                             degrees,
                             unit.symbol()),
                     doubt);

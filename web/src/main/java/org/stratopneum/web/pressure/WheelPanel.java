@@ -3,9 +3,9 @@ package org.stratopneum.web.pressure;
 import java.util.List;
 import java.util.Locale;
 import org.stratopneum.core.check.Level;
-import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.drawing.PressureScale;
-import org.stratopneum.web.drawing.SectionDrawing;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.platform.drawing.PressureScale;
+import org.stratopneum.web.platform.drawing.SectionDrawing;
 
 /**
  * One wheel on the pressure page, in words.

@@ -5,8 +5,8 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.wording.PressureText;
-import org.stratopneum.web.wording.Wording;
+import org.stratopneum.web.platform.wording.PressureText;
+import org.stratopneum.web.platform.wording.Wording;
 
 /** Puts a window, and where a reading lies to it, into words. */
 @Component

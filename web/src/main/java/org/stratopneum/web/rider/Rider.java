@@ -6,7 +6,7 @@ import java.util.UUID;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
-import org.stratopneum.web.wording.Units;
+import org.stratopneum.web.platform.wording.Units;
 
 /**
  * A rider and how they want things shown.

@@ -10,7 +10,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.wording.Units;
+import org.stratopneum.web.platform.wording.Units;
 
 /** The rider's own row; row security shows no other. */
 @Mapper

@@ -4,9 +4,9 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.fault.ChangedMeanwhileException;
-import org.stratopneum.web.fault.NotThereException;
-import org.stratopneum.web.wording.Units;
+import org.stratopneum.web.platform.fault.ChangedMeanwhileException;
+import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.platform.wording.Units;
 
 /** The rider of this request and their ways. */
 @Service

@@ -3,7 +3,7 @@ package org.stratopneum.web.rider;
 import java.security.SecureRandom;
 import java.util.Base64;
 import java.util.UUID;
-import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.platform.fault.NotThereException;
 
 /** Keys of addresses that need no account: nobody guesses them. */
 public final class SecretLinks {

@@ -7,8 +7,8 @@ import java.util.Optional;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.quantity.RiderUnit;
-import org.stratopneum.web.logbook.LogDetail;
-import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.log.LogDetail;
+import org.stratopneum.web.platform.wording.FormReader;
 
 /** Reads dips as people write them one after the other: numbers with gaps or semicolons between them. */
 final class DipText {

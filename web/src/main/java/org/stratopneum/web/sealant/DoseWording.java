@@ -6,10 +6,10 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.sealant.DoseSchool;
 import org.stratopneum.core.sealant.SealantDose;
+import org.stratopneum.web.platform.wording.Numbers;
+import org.stratopneum.web.platform.wording.QuantityText;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
-import org.stratopneum.web.wording.Numbers;
-import org.stratopneum.web.wording.QuantityText;
-import org.stratopneum.web.wording.Wording;
 
 /** Says how much sealant goes into a tire: by the three schools, the habits beside them, and what the maker says. */
 @Component

@@ -1,8 +1,8 @@
 package org.stratopneum.web.sealant;
 
 import java.time.LocalDate;
-import org.stratopneum.web.shelf.ShelfItem;
-import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.parts.shelf.ShelfItem;
+import org.stratopneum.web.platform.wording.FormReader;
 
 /**
  * One product per tire (common practice): another one of the same family may curdle with the old and is warned of, one of

@@ -8,10 +8,10 @@ import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.ForecastMoves;
 import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.core.sealant.SealantForecast;
+import org.stratopneum.web.platform.wording.DateText;
+import org.stratopneum.web.platform.wording.QuantityText;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
-import org.stratopneum.web.wording.Age;
-import org.stratopneum.web.wording.QuantityText;
-import org.stratopneum.web.wording.Wording;
 
 /** Says what moved the forecast of a tire. */
 @Component
@@ -36,13 +36,13 @@ class MovedWording {
                         move.days() > 0 ? "sealant.moved.later" : "sealant.moved.sooner",
                         wording.text(
                                 "sealant.moved." + what(move.event()),
-                                Age.date(move.event().on())),
+                                DateText.date(move.event().on())),
                         Math.abs(move.days()))));
         ForecastMoves.drySpell(now, climate, today)
                 .ifPresent(spell -> said.add(wording.text(
                         "sealant.moved.dry",
-                        Age.shortDay(spell.first()),
-                        Age.shortDay(spell.last()),
+                        DateText.shortDay(spell.first()),
+                        DateText.shortDay(spell.last()),
                         QuantityText.text(spell.extraMl(), rider.volumeUnit()))));
         return said;
     }

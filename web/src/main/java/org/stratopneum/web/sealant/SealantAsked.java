@@ -1,9 +1,9 @@
 package org.stratopneum.web.sealant;
 
 import java.util.Optional;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.care.WheelCare;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.fleet.care.WheelCare;
 import org.stratopneum.web.rider.Rider;
 
 /**
@@ -11,10 +11,9 @@ import org.stratopneum.web.rider.Rider;
  *
  * @param liquid what can be said of its liquid: empty where it has none to speak of
  */
-record SealantAsked(
-        Rider rider, BikeStanding bike, WheelStanding wheel, WheelCare care, Optional<WheelSealant> liquid) {
+record SealantAsked(Rider rider, BikeState bike, WheelState wheel, WheelCare care, Optional<WheelSealant> liquid) {
 
-    static SealantAsked of(Rider rider, BikeStanding bike, WheelStanding wheel, WheelCare care) {
+    static SealantAsked of(Rider rider, BikeState bike, WheelState wheel, WheelCare care) {
         return new SealantAsked(
                 rider,
                 bike,

@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.stratopneum.web.logbook.LogDetail;
+import org.stratopneum.web.log.LogDetail;
 
 /** The liquid in the tire of a wheel. */
 @Controller
@@ -19,10 +19,10 @@ class SealantController {
 
     private static final String PAGE = "sealant/sealant";
 
-    private final SealantDesk desk;
+    private final SealantService service;
 
-    SealantController(SealantDesk desk) {
-        this.desk = desk;
+    SealantController(SealantService service) {
+        this.service = service;
     }
 
     @GetMapping("/wheels/{id}/sealant")
@@ -33,7 +33,7 @@ class SealantController {
             @RequestParam(required = false) String kept,
             Model model) {
         model.addAttribute("kept", "yes".equals(kept));
-        model.addAttribute("page", desk.page(id, written, struck));
+        model.addAttribute("page", service.page(id, written, struck));
         return PAGE;
     }
 
@@ -44,7 +44,7 @@ class SealantController {
             @RequestParam Map<String, String> typed,
             HttpServletResponse response,
             Model model) {
-        return after(id, desk.dip(id, entry, typed), response, model);
+        return after(id, service.dip(id, entry, typed), response, model);
     }
 
     @PostMapping("/wheels/{id}/sealant/fillings")
@@ -54,19 +54,19 @@ class SealantController {
             @RequestParam Map<String, String> typed,
             HttpServletResponse response,
             Model model) {
-        return after(id, desk.fill(id, entry, typed), response, model);
+        return after(id, service.fill(id, entry, typed), response, model);
     }
 
     @PostMapping("/wheels/{id}/sealant/sounds")
     String heard(@PathVariable UUID id, @RequestParam UUID entry, @RequestParam LogDetail.SealantHeard.Sound sound) {
-        desk.heard(id, entry, new LogDetail.SealantHeard(sound));
+        service.heard(id, entry, new LogDetail.SealantHeard(sound));
         return to(id, entry);
     }
 
     @PostMapping("/wheels/{id}/sealant/punctures")
     String puncture(
             @PathVariable UUID id, @RequestParam UUID entry, @RequestParam(defaultValue = "false") boolean traces) {
-        desk.heard(id, entry, new LogDetail.PunctureSealed(traces ? true : null));
+        service.heard(id, entry, new LogDetail.PunctureSealed(traces ? true : null));
         return to(id, entry);
     }
 
@@ -77,7 +77,7 @@ class SealantController {
             @RequestParam Map<String, String> typed,
             HttpServletResponse response,
             Model model) {
-        SealantDesk.Outcome outcome = desk.keep(id, version, typed);
+        SealantService.Outcome outcome = service.keep(id, version, typed);
         if (outcome.again() == null) {
             return "redirect:/wheels/" + id + "/sealant?kept=yes#care";
         }
@@ -91,7 +91,7 @@ class SealantController {
         return "redirect:/wheels/" + wheel + "/sealant?written=" + entry;
     }
 
-    private static String after(UUID wheel, SealantDesk.Outcome outcome, HttpServletResponse response, Model model) {
+    private static String after(UUID wheel, SealantService.Outcome outcome, HttpServletResponse response, Model model) {
         if (outcome.again() == null) {
             return to(wheel, outcome.entry());
         }

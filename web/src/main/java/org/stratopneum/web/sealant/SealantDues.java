@@ -15,14 +15,14 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.agenda.SealantLooks;
 import org.stratopneum.core.sealant.SealantForecast;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.care.Cared;
-import org.stratopneum.web.logbook.LogDetail.CareDone;
-import org.stratopneum.web.logbook.LogKind;
-import org.stratopneum.web.logbook.LogRow;
-import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.fleet.care.CareStatus;
+import org.stratopneum.web.log.LogDetail.CareDone;
+import org.stratopneum.web.log.LogKind;
+import org.stratopneum.web.log.LogRow;
+import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.rider.Rider;
 
 /** The liquid in the tires of many wheels, and what it makes due, asked of the log once. */
@@ -44,7 +44,7 @@ public class SealantDues {
      */
     @Transactional(readOnly = true)
     public Map<UUID, SealantState> of(
-            List<BikeStanding> bikes, List<LogRow> rows, Cared cared, Rider rider, Instant now) {
+            List<BikeState> bikes, List<LogRow> rows, CareStatus cared, Rider rider, Instant now) {
         Asked asked = new Asked(cared, rider, LocalDate.ofInstant(now, rider.zoneId()));
         if (bikes.stream().flatMap(SealantDues::liquid).findAny().isEmpty()) {
             return Map.of();
@@ -54,7 +54,7 @@ public class SealantDues {
                 .collect(Collectors.groupingBy(LogRow::wheelId));
         Storage.Air air = storage.of(bikes.get(0).home(), asked.today, rider);
         Map<UUID, SealantState> states = new HashMap<>();
-        for (BikeStanding bike : bikes) {
+        for (BikeState bike : bikes) {
             liquid(bike)
                     .forEach(wheel -> state(bike, wheel, byWheel.getOrDefault(wheel.wheelId(), List.of()), air, asked)
                             .ifPresent(state -> states.put(wheel.wheelId(), state)));
@@ -64,19 +64,19 @@ public class SealantDues {
 
     /** The same, with the log asked for it. */
     @Transactional(readOnly = true)
-    public Map<UUID, SealantState> of(List<BikeStanding> bikes, Cared cared, Rider rider, Instant now) {
+    public Map<UUID, SealantState> of(List<BikeState> bikes, CareStatus cared, Rider rider, Instant now) {
         List<Logbook.Asked> asked = since(bikes)
                 .map(first -> List.of(new Logbook.Asked(LogKind.SEALANT, first)))
                 .orElse(List.of());
         List<UUID> wheels = bikes.stream()
                 .flatMap(SealantDues::liquid)
-                .map(WheelStanding::wheelId)
+                .map(WheelState::wheelId)
                 .toList();
         return of(bikes, logbook.current(wheels, asked), cared, rider, now);
     }
 
     /** From when on the log is to be asked: since the tires went on that are on now; empty without any liquid. */
-    public static Optional<Instant> since(List<BikeStanding> bikes) {
+    public static Optional<Instant> since(List<BikeState> bikes) {
         return bikes.stream()
                 .flatMap(SealantDues::liquid)
                 .map(wheel -> wheel.tire().orElseThrow().since())
@@ -85,9 +85,9 @@ public class SealantDues {
                 .map(first -> first.minus(1, ChronoUnit.DAYS));
     }
 
-    private record Asked(Cared cared, Rider rider, LocalDate today) {}
+    private record Asked(CareStatus cared, Rider rider, LocalDate today) {}
 
-    private static Stream<WheelStanding> liquid(BikeStanding bike) {
+    private static Stream<WheelState> liquid(BikeState bike) {
         return Stream.of(WheelPosition.values())
                 .map(bike::wheel)
                 .flatMap(Optional::stream)
@@ -95,7 +95,7 @@ public class SealantDues {
     }
 
     private Optional<SealantState> state(
-            BikeStanding bike, WheelStanding wheel, List<LogRow> rows, Storage.Air air, Asked asked) {
+            BikeState bike, WheelState wheel, List<LogRow> rows, Storage.Air air, Asked asked) {
         WheelSealant liquid = new WheelSealant(wheel, asked.cared.how(wheel.wheelId()));
         SealantRecord record =
                 SealantRecord.of(liquid.tire(), liquid.pool(), liquid.minimumMl(), rows, logbook, asked.rider.zoneId());
@@ -104,7 +104,7 @@ public class SealantDues {
     }
 
     private static SealantState state(
-            WheelStanding wheel, WheelSealant liquid, SealantRecord record, SealantForecast forecast, Asked asked) {
+            WheelState wheel, WheelSealant liquid, SealantRecord record, SealantForecast forecast, Asked asked) {
         LocalDate serviced = asked.cared.lastDone(wheel.wheelId(), CareDone.Care.CORE_SERVICE, asked.rider);
         return new SealantState(
                 SealantLooks.of(wheel.wheelId(), liquid.care().schedule(), forecast, serviced, asked.today),

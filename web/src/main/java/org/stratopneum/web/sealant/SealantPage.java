@@ -3,14 +3,14 @@ package org.stratopneum.web.sealant;
 import java.util.List;
 import java.util.UUID;
 import org.stratopneum.core.sealant.DoseSchool;
-import org.stratopneum.web.care.WheelCare;
-import org.stratopneum.web.drawing.PoolDrawing;
-import org.stratopneum.web.drawing.SealantChart;
-import org.stratopneum.web.drawing.SectionDrawing;
-import org.stratopneum.web.logbook.LogDetail;
-import org.stratopneum.web.logbook.LogOutcome;
-import org.stratopneum.web.wording.FormView;
-import org.stratopneum.web.wording.Units;
+import org.stratopneum.web.fleet.care.WheelCare;
+import org.stratopneum.web.log.LogDetail;
+import org.stratopneum.web.log.LogOutcome;
+import org.stratopneum.web.platform.drawing.PoolDrawing;
+import org.stratopneum.web.platform.drawing.SealantChart;
+import org.stratopneum.web.platform.drawing.SectionDrawing;
+import org.stratopneum.web.platform.wording.FormView;
+import org.stratopneum.web.platform.wording.Units;
 
 /**
  * The liquid in the tire of a wheel, in words.

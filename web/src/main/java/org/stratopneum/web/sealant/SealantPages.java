@@ -8,19 +8,19 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.SealantForecast;
-import org.stratopneum.web.care.CareForm;
-import org.stratopneum.web.care.WheelCare;
-import org.stratopneum.web.logbook.LogKind;
-import org.stratopneum.web.logbook.LogOutcome;
-import org.stratopneum.web.logbook.LogRow;
-import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.fleet.care.CareForm;
+import org.stratopneum.web.fleet.care.WheelCare;
+import org.stratopneum.web.log.LogKind;
+import org.stratopneum.web.log.LogOutcome;
+import org.stratopneum.web.log.LogRow;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.parts.shelf.Shelf;
+import org.stratopneum.web.parts.shelf.ShelfItem;
+import org.stratopneum.web.parts.shelf.ShelfKind;
+import org.stratopneum.web.platform.wording.FormView;
+import org.stratopneum.web.platform.wording.QuantityText;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
-import org.stratopneum.web.shelf.Shelf;
-import org.stratopneum.web.shelf.ShelfItem;
-import org.stratopneum.web.shelf.ShelfKind;
-import org.stratopneum.web.wording.FormView;
-import org.stratopneum.web.wording.QuantityText;
-import org.stratopneum.web.wording.Wording;
 
 /** Puts the page of a wheel's sealant together. */
 @Component

@@ -11,10 +11,10 @@ import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.core.tire.LiquidPool;
-import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.logbook.LogDetail;
-import org.stratopneum.web.logbook.LogRow;
-import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.log.LogDetail;
+import org.stratopneum.web.log.LogRow;
+import org.stratopneum.web.log.Logbook;
 
 /**
  * What the log says of the liquid in the tire that is on a wheel now.
@@ -58,12 +58,7 @@ record SealantRecord(List<SealantEvent> events, UUID bottle, SealantFamily famil
 
     /** @param rows entries of the wheel, newest first, struck ones included */
     static SealantRecord of(
-            WheelStanding.Tire tire,
-            LiquidPool pool,
-            double minimumMl,
-            List<LogRow> rows,
-            Logbook logbook,
-            ZoneId zone) {
+            WheelState.Tire tire, LiquidPool pool, double minimumMl, List<LogRow> rows, Logbook logbook, ZoneId zone) {
         List<SealantEvent> events = new ArrayList<>();
         UUID bottle = null;
         SealantFamily family = null;
@@ -89,7 +84,7 @@ record SealantRecord(List<SealantEvent> events, UUID bottle, SealantFamily famil
     }
 
     /** A tire that was on the wheel earlier the same day took its own sealant with it. */
-    private static boolean ofAnother(LogRow row, WheelStanding.Tire tire) {
+    private static boolean ofAnother(LogRow row, WheelState.Tire tire) {
         return row.tireId() != null && !row.tireId().equals(tire.id());
     }
 

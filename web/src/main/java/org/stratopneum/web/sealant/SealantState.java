@@ -7,7 +7,7 @@ import org.stratopneum.core.sealant.SealantDose;
 import org.stratopneum.core.sealant.SealantForecast;
 
 /**
- * The liquid in a tire as other desks need it.
+ * The liquid in a tire as other services need it.
  *
  * @param due what it makes due
  * @param forecast what is known of it today

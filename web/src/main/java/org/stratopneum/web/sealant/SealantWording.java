@@ -8,20 +8,20 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.core.sealant.SealantForecast;
-import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.care.WheelCare;
-import org.stratopneum.web.drawing.PoolDrawing;
-import org.stratopneum.web.drawing.SealantChart;
-import org.stratopneum.web.drawing.SectionDrawing;
-import org.stratopneum.web.logbook.LogLine;
-import org.stratopneum.web.logbook.LogRow;
-import org.stratopneum.web.logbook.LogWording;
+import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.fleet.care.WheelCare;
+import org.stratopneum.web.log.LogLine;
+import org.stratopneum.web.log.LogRow;
+import org.stratopneum.web.log.LogWording;
+import org.stratopneum.web.parts.shelf.ShelfItem;
+import org.stratopneum.web.platform.drawing.PoolDrawing;
+import org.stratopneum.web.platform.drawing.SealantChart;
+import org.stratopneum.web.platform.drawing.SectionDrawing;
+import org.stratopneum.web.platform.wording.DateText;
+import org.stratopneum.web.platform.wording.Numbers;
+import org.stratopneum.web.platform.wording.QuantityText;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
-import org.stratopneum.web.shelf.ShelfItem;
-import org.stratopneum.web.wording.Age;
-import org.stratopneum.web.wording.Numbers;
-import org.stratopneum.web.wording.QuantityText;
-import org.stratopneum.web.wording.Wording;
 
 /** Puts what is left in a tire into words and drawings. */
 @Component
@@ -41,7 +41,7 @@ class SealantWording {
         this.logWording = logWording;
     }
 
-    String none(WheelStanding wheel) {
+    String none(WheelState wheel) {
         if (wheel.tire().isEmpty()) {
             return wording.text("sealant.none.tire");
         }
@@ -56,7 +56,7 @@ class SealantWording {
         LogLine line = logWording.line(row, rider);
         return new SealantPage.Entry(
                 row.id(),
-                Age.moment(row.happenedAt(), rider.zoneId()),
+                DateText.moment(row.happenedAt(), rider.zoneId()),
                 line.what(),
                 line.note(),
                 row.struck(),
@@ -70,7 +70,7 @@ class SealantWording {
         said.add(wording.text(
                 "sealant.last-dip",
                 QuantityText.text(liquid.pool().depthMm(dip.ml()), rider.lengthUnit()),
-                Age.date(dip.on()),
+                DateText.date(dip.on()),
                 QuantityText.text(dip.ml(), rider.volumeUnit()),
                 QuantityText.number(dip.sigmaMl(), rider.volumeUnit())));
         liquid.on(dip.on(), record.without(dip), climate)
@@ -136,14 +136,14 @@ class SealantWording {
         if (plan == WheelCare.Plan.UNTIL_DRY) {
             said.add(wording.text("sealant.until-dry"));
         }
-        said.add(wording.text(late ? "sealant.refresh.now" : "sealant.refresh", Age.date(now.refreshBy())));
-        said.add(wording.text(look ? "sealant.check.now" : "sealant.check", Age.date(now.checkBy())));
+        said.add(wording.text(late ? "sealant.refresh.now" : "sealant.refresh", DateText.date(now.refreshBy())));
+        said.add(wording.text(look ? "sealant.check.now" : "sealant.check", DateText.date(now.checkBy())));
         if (plan != WheelCare.Plan.MEASURED && plan != WheelCare.Plan.UNTIL_DRY) {
             said.add(wording.text(
                     "sealant.by-plan",
                     liquid.care().schedule().dues(now, today).stream()
                             .map(due -> wording.text(
-                                    "sealant.plan-due", wording.of("schedule", due.kind()), Age.date(due.on())))
+                                    "sealant.plan-due", wording.of("schedule", due.kind()), DateText.date(due.on())))
                             .collect(Collectors.joining(", "))));
         }
         return said;
@@ -158,7 +158,7 @@ class SealantWording {
                 Numbers.fixed(now.rateFactor().p10(), 2),
                 Numbers.fixed(now.rateFactor().p90(), 2)));
         if (!today.isBefore(now.renewedOn().plusMonths(SealantForecast.LONGEST_MONTHS))) {
-            said.add(wording.text("sealant.old", Age.date(now.renewedOn())));
+            said.add(wording.text("sealant.old", DateText.date(now.renewedOn())));
         }
         if (record.topUps() >= TOP_UPS) {
             said.add(wording.text("sealant.many-top-ups", record.topUps()));

@@ -9,12 +9,12 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.VapourDeficit;
 import org.stratopneum.core.weather.DailyWeather;
-import org.stratopneum.web.places.Place;
+import org.stratopneum.web.fleet.places.Place;
+import org.stratopneum.web.platform.weather.Weather;
+import org.stratopneum.web.platform.wording.Numbers;
+import org.stratopneum.web.platform.wording.QuantityText;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
-import org.stratopneum.web.weather.Weather;
-import org.stratopneum.web.wording.Numbers;
-import org.stratopneum.web.wording.QuantityText;
-import org.stratopneum.web.wording.Wording;
 
 /** The air where the rider's wheels stand, and where they are ridden. */
 @Component

@@ -12,9 +12,9 @@ import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.core.tire.LiquidPool;
 import org.stratopneum.core.tire.TireSection;
-import org.stratopneum.web.bikes.WheelStanding;
-import org.stratopneum.web.care.WheelCare;
-import org.stratopneum.web.drawing.SealantChart;
+import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.fleet.care.WheelCare;
+import org.stratopneum.web.platform.drawing.SealantChart;
 
 /** The tire of a wheel as far as its sealant goes: section, pool, dose, and the forecast of what is left. */
 final class WheelSealant {
@@ -26,12 +26,12 @@ final class WheelSealant {
     private final LiquidPool pool;
     private final SealantDose.Extras extras;
     private final SealantDose dose;
-    private final WheelStanding.Tire tire;
+    private final WheelState.Tire tire;
     private final WheelCare care;
     private final boolean hookless;
 
     /** @param wheel with a tubeless tire that goes with its rim */
-    WheelSealant(WheelStanding wheel, WheelCare care) {
+    WheelSealant(WheelState wheel, WheelCare care) {
         this.care = care;
         hookless = wheel.rim().hookless();
         tire = wheel.tire().orElseThrow();
@@ -75,7 +75,7 @@ final class WheelSealant {
         return dose.minimumMl();
     }
 
-    WheelStanding.Tire tire() {
+    WheelState.Tire tire() {
         return tire;
     }
 

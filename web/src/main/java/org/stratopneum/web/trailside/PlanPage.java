@@ -6,7 +6,7 @@ import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.trailside.CutSize;
 import org.stratopneum.core.trailside.PumpSort;
 import org.stratopneum.core.trailside.Where;
-import org.stratopneum.web.wording.FormView;
+import org.stratopneum.web.platform.wording.FormView;
 
 /**
  * The ladder for a tire and a bag that were typed in.

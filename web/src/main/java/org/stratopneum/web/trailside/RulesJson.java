@@ -23,7 +23,7 @@ record RulesJson(
         List<Choice> pumps,
         Map<String, String> goals,
         List<Chore> chores,
-        List<MineJson.Unit> units,
+        List<DeviceDataJson.Unit> units,
         Map<String, String> words,
         List<Tire> tires) {
 

@@ -3,7 +3,7 @@ package org.stratopneum.web.trailside;
 import java.time.Instant;
 import java.util.UUID;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.logbook.TrailMend;
+import org.stratopneum.web.log.TrailMend;
 
 /**
  * An entry that was made on a device, perhaps without signal.

@@ -16,9 +16,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.stratopneum.core.check.InvalidInputException;
-import org.stratopneum.web.fault.NotThereException;
-import org.stratopneum.web.logbook.LogConflictException;
-import org.stratopneum.web.wording.ProblemWording;
+import org.stratopneum.web.log.LogConflictException;
+import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.platform.wording.ProblemWording;
 
 /** The stop beside the trail: the page that a device keeps, what it keeps with it, and what it sends. */
 @Controller
@@ -28,17 +28,17 @@ class TrailController {
     private static final int LARGEST = 64 * 1024;
 
     private final TrailRules rules;
-    private final MineDesk mine;
-    private final StopDesk stops;
-    private final PlanDesk plans;
+    private final DeviceDataService mine;
+    private final StopService stops;
+    private final PlanService plans;
     private final ProblemWording problems;
     private final SentReader reader;
 
     TrailController(
             TrailRules rules,
-            MineDesk mine,
-            StopDesk stops,
-            PlanDesk plans,
+            DeviceDataService mine,
+            StopService stops,
+            PlanService plans,
             ProblemWording problems,
             SentReader reader) {
         this.rules = rules;
@@ -64,14 +64,14 @@ class TrailController {
 
     /** Of the rider who asks; where nobody is signed in, only that. */
     @GetMapping(path = "/trailside/mine.json", produces = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<MineJson> mine(CsrfToken token) {
+    ResponseEntity<DeviceDataJson> mine(CsrfToken token) {
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(mine.mine(token));
     }
 
     /** A tire that is not among the common ones. */
     @GetMapping(path = "/trailside/tire.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<Object> tire(@RequestParam(defaultValue = "") String size) {
-        PlanDesk.TireAnswer answer = plans.tire(size);
+        PlanService.TireAnswer answer = plans.tire(size);
         return answer.tire() == null
                 ? ResponseEntity.unprocessableContent().body(Map.of("fault", answer.fault()))
                 : ResponseEntity.ok(answer.tire());

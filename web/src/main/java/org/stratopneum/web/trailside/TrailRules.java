@@ -24,7 +24,7 @@ import org.stratopneum.core.trailside.PumpSort;
 import org.stratopneum.core.trailside.Rung;
 import org.stratopneum.core.trailside.UsualAir;
 import org.stratopneum.core.trailside.Where;
-import org.stratopneum.web.wording.Wording;
+import org.stratopneum.web.platform.wording.Wording;
 
 /** Writes the ladder out for a device: the same for everybody, made once. */
 @Component
@@ -93,7 +93,7 @@ class TrailRules {
                         .map(chore ->
                                 new RulesJson.Chore(chore.name(), words.chore(chore), words.why(chore), chore.when()))
                         .toList(),
-                List.of(MineJson.Unit.of(PressureUnit.PSI), MineJson.Unit.of(PressureUnit.BAR)),
+                List.of(DeviceDataJson.Unit.of(PressureUnit.PSI), DeviceDataJson.Unit.of(PressureUnit.BAR)),
                 interfaceWords(),
                 COMMON.stream().map(TrailRules::tire).toList());
     }

@@ -9,9 +9,9 @@ import org.stratopneum.core.trailside.Fill;
 import org.stratopneum.core.trailside.KitItem;
 import org.stratopneum.core.trailside.Rung;
 import org.stratopneum.core.trailside.Situation;
-import org.stratopneum.web.kit.AirLines;
-import org.stratopneum.web.wording.Numbers;
-import org.stratopneum.web.wording.Wording;
+import org.stratopneum.web.platform.wording.Numbers;
+import org.stratopneum.web.platform.wording.Wording;
+import org.stratopneum.web.trailside.kit.AirLines;
 
 /** The words of the ladder. */
 @Component

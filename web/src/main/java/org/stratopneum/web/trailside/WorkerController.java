@@ -13,7 +13,7 @@ import org.springframework.util.StreamUtils;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.resource.ResourceUrlProvider;
-import org.stratopneum.web.wording.Wording;
+import org.stratopneum.web.platform.wording.Wording;
 
 /** What makes the site one that a phone can keep: the worker that answers without signal, and the manifest. */
 @RestController

@@ -61,23 +61,23 @@ class LeakAtTheBenchTest {
 
     @Test
     void aPlaceIsTouchedOnTheDrawingsOrChosenByKeys() {
-        try (Browser desk = Browser.desktop()) {
-            desk.open(site.address() + "/leak/search?system=TUBELESS&mode=MEND_SOON");
-            desk.find("[data-value=BEAD_LEFT]").click();
-            desk.find("[data-pick=hour][data-value='4']").click();
-            assertThat(chosen(desk, "zone")).isEqualTo("BEAD_LEFT");
-            assertThat(desk.find("[data-value=BEAD_LEFT]").getAttribute("class"))
+        try (Browser service = Browser.desktop()) {
+            service.open(site.address() + "/leak/search?system=TUBELESS&mode=MEND_SOON");
+            service.find("[data-value=BEAD_LEFT]").click();
+            service.find("[data-pick=hour][data-value='4']").click();
+            assertThat(chosen(service, "zone")).isEqualTo("BEAD_LEFT");
+            assertThat(service.find("[data-value=BEAD_LEFT]").getAttribute("class"))
                     .contains("map-picked");
-            desk.press("#mark");
-            assertThat(desk.text("#map")).contains("left bead at 4 o'clock");
-            assertThat(desk.all(".map-mark")).hasSize(1);
+            service.press("#mark");
+            assertThat(service.text("#map")).contains("left bead at 4 o'clock");
+            assertThat(service.all(".map-mark")).hasSize(1);
 
-            WebElement zone = desk.find("input[name=zone][value=TREAD]");
+            WebElement zone = service.find("input[name=zone][value=TREAD]");
             zone.sendKeys(Keys.ARROW_RIGHT);
-            assertThat(chosen(desk, "zone")).isEqualTo("FLANK_LEFT");
-            desk.press("#mark");
-            assertThat(desk.text("#map")).contains("left flank at 12 o'clock");
-            assertThat(desk.all(".map-mark")).hasSize(2);
+            assertThat(chosen(service, "zone")).isEqualTo("FLANK_LEFT");
+            service.press("#mark");
+            assertThat(service.text("#map")).contains("left flank at 12 o'clock");
+            assertThat(service.all(".map-mark")).hasSize(2);
         }
     }
 

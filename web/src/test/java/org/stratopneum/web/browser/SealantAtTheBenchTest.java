@@ -58,24 +58,24 @@ class SealantAtTheBenchTest {
 
     @Test
     void whatIsDueIsPutOffByATouchAndTakenBackByAKey() {
-        try (Browser desk = Browser.desktop()) {
-            desk.open(site.address() + "/matters/d0000000-0000-4000-8000-000000000602-SEALANT_REFRESH");
+        try (Browser service = Browser.desktop()) {
+            service.open(site.address() + "/matters/d0000000-0000-4000-8000-000000000602-SEALANT_REFRESH");
             LocalDate until = LocalDate.now(ZoneId.systemDefault()).plusDays(150);
-            desk.find("#until").sendKeys(until.getMonthValue() < 10 ? "0" : "", month(until));
-            desk.press("#put-off");
-            assertThat(desk.text(".outcome")).contains("Skylark front: refresh the sealant", "put off until");
-            assertThat(desk.text("#put")).contains("put off until");
-            desk.pressKey("u");
-            assertThat(desk.all("#put")).isEmpty();
+            service.find("#until").sendKeys(until.getMonthValue() < 10 ? "0" : "", month(until));
+            service.press("#put-off");
+            assertThat(service.text(".outcome")).contains("Skylark front: refresh the sealant", "put off until");
+            assertThat(service.text("#put")).contains("put off until");
+            service.pressKey("u");
+            assertThat(service.all("#put")).isEmpty();
 
-            desk.pressKey("d");
-            desk.press("#month");
-            assertThat(desk.text("h1")).contains("Due in");
-            assertThat(desk.all(".month .today")).hasSize(1);
-            desk.press("#after");
-            desk.open(site.address() + "/agenda/ride");
-            desk.press("#look");
-            assertThat(desk.text("main")).contains("before you ride", "Skylark, Saturday");
+            service.pressKey("d");
+            service.press("#month");
+            assertThat(service.text("h1")).contains("Due in");
+            assertThat(service.all(".month .today")).hasSize(1);
+            service.press("#after");
+            service.open(site.address() + "/agenda/ride");
+            service.press("#look");
+            assertThat(service.text("main")).contains("before you ride", "Skylark, Saturday");
         }
     }
 

@@ -360,12 +360,12 @@ class TrailsideTest {
         for (int i = 0; i < 400; i++) {
             cases.add(randomCase(random));
         }
-        try (Browser desk = Browser.desktop()) {
-            desk.open(site.address() + "/trailside");
-            desk.find("#step");
-            desk.driver().manage().timeouts().scriptTimeout(Duration.ofSeconds(60));
+        try (Browser service = Browser.desktop()) {
+            service.open(site.address() + "/trailside");
+            service.find("#step");
+            service.driver().manage().timeouts().scriptTimeout(Duration.ofSeconds(60));
             Object differing =
-                    desk.driver().executeAsyncScript("""
+                    service.driver().executeAsyncScript("""
                     const [text, done] = arguments;
                     (async () => {
                       const ladder = await import(document.getElementById("module-ladder").href);

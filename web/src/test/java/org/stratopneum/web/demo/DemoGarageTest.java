@@ -15,14 +15,14 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.pressure.BikeAdvice;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.Garage;
-import org.stratopneum.web.cards.OpenCards;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.jobs.OpenCards;
+import org.stratopneum.web.parts.shelf.Shelf;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.RiderMapper;
-import org.stratopneum.web.shelf.Shelf;
 import org.stratopneum.web.support.RunningApplication;
 
 @ExtendWith(RunningApplication.class)
@@ -59,9 +59,9 @@ class DemoGarageTest {
     @Test
     void theThreeBikesStandReadyWithAdviceThatNothingBlocks() {
         inDemo(() -> {
-            List<BikeStanding> bikes = garage.bikes();
-            assertThat(bikes).extracting(BikeStanding::name).containsExactly("Skylark", "Heron", "Sledge");
-            for (BikeStanding bike : bikes) {
+            List<BikeState> bikes = garage.bikes();
+            assertThat(bikes).extracting(BikeState::name).containsExactly("Skylark", "Heron", "Sledge");
+            for (BikeState bike : bikes) {
                 assertThat(bike.rollable()).as(bike.name()).isTrue();
                 BikeAdvice advice = advisor.adviseUsual(
                                 bike, riders.self().orElseThrow().bodyKg())
@@ -77,7 +77,7 @@ class DemoGarageTest {
     @Test
     void theRearOfSkylarkLosesMoreThanItsFrontSinceTheLeverJob() {
         inDemo(() -> {
-            BikeStanding skylark = garage.bikes().get(0);
+            BikeState skylark = garage.bikes().get(0);
             BikeAdvice advice = advisor.adviseUsual(skylark, 64.0).orElseThrow();
             double rear = lastKpaOfTheDemo(skylark.rear().wheelId())
                     / advice.rear().pressure().kpa();

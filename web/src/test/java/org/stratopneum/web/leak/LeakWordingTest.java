@@ -19,8 +19,8 @@ import org.stratopneum.core.diagnosis.LeakModel;
 import org.stratopneum.core.diagnosis.Reason;
 import org.stratopneum.core.diagnosis.Spot;
 import org.stratopneum.core.leak.LeakClass;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.support.RunningApplication;
-import org.stratopneum.web.wording.Wording;
 
 @ExtendWith(RunningApplication.class)
 class LeakWordingTest {

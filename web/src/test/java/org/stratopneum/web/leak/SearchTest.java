@@ -21,7 +21,7 @@ import org.stratopneum.core.diagnosis.Circumstance;
 import org.stratopneum.core.diagnosis.Diagnosis;
 import org.stratopneum.core.diagnosis.LeakModel;
 import org.stratopneum.core.diagnosis.Spot;
-import org.stratopneum.web.fault.NotThereException;
+import org.stratopneum.web.platform.fault.NotThereException;
 
 /** A search is its answers: said in any order, taken back in any order, and the same from its address. */
 class SearchTest {

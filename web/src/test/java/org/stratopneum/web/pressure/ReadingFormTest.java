@@ -19,13 +19,13 @@ import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.bikes.BikeStanding;
-import org.stratopneum.web.bikes.Dialled;
-import org.stratopneum.web.bikes.HandGauge;
-import org.stratopneum.web.bikes.Openings;
-import org.stratopneum.web.bikes.Weighed;
-import org.stratopneum.web.bikes.WheelPosition;
-import org.stratopneum.web.bikes.WheelStanding;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.HandGauge;
+import org.stratopneum.web.fleet.bikes.LearnedPressure;
+import org.stratopneum.web.fleet.bikes.TireClearance;
+import org.stratopneum.web.fleet.bikes.WheelLoads;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.fleet.bikes.WheelState;
 
 class ReadingFormTest {
 
@@ -73,43 +73,43 @@ class ReadingFormTest {
 
     @Test
     void aWheelThatIsNotInTheBikeCannotBeRead() {
-        BikeStanding unicycle = bike(wheel(WheelPosition.REAR), null);
+        BikeState unicycle = bike(wheel(WheelPosition.REAR), null);
         ReadingForm form = ReadingForm.typed(Map.of("rear", "30", "front", "30", "unit", "PSI"));
         assertThat(form.readings(problems, unicycle, ZONE, NOW)).isEmpty();
         assertThat(problems.list()).containsExactly(Problem.of("front", "no-wheel"));
     }
 
     private Optional<ReadingForm.Readings> read(Map<String, String> typed) {
-        BikeStanding bike = bike(wheel(WheelPosition.REAR), wheel(WheelPosition.FRONT));
+        BikeState bike = bike(wheel(WheelPosition.REAR), wheel(WheelPosition.FRONT));
         return ReadingForm.typed(typed).readings(problems, bike, ZONE, NOW);
     }
 
-    private static BikeStanding bike(WheelStanding rear, WheelStanding front) {
-        return new BikeStanding(
+    private static BikeState bike(WheelState rear, WheelState front) {
+        return new BikeState(
                 UUID.randomUUID(),
                 "Test bike",
                 Posture.ROAD,
-                Weighed.NEVER,
-                new BikeStanding.Masses(10, 3, 0, 0, 0),
+                WheelLoads.NEVER,
+                new BikeState.Masses(10, 3, 0, 0, 0),
                 DropSchool.BALANCED,
                 false,
                 Map.of(Ground.SMOOTH_PAVEMENT, 1.0),
                 UUID.randomUUID(),
                 "Set",
-                new Openings(null, null),
+                new TireClearance(null, null),
                 HandGauge.NONE,
                 null,
                 rear,
                 front);
     }
 
-    private static WheelStanding wheel(WheelPosition position) {
-        return new WheelStanding(
+    private static WheelState wheel(WheelPosition position) {
+        return new WheelState(
                 UUID.randomUUID(),
                 position,
-                new WheelStanding.Rim(UUID.randomUUID(), "Rim", 21, 622, null, false, RimBed.TAPED, null, null, null),
+                new WheelState.Rim(UUID.randomUUID(), "Rim", 21, 622, null, false, RimBed.TAPED, null, null, null),
                 Optional.empty(),
                 Optional.empty(),
-                Dialled.NOTHING);
+                LearnedPressure.NOTHING);
     }
 }

@@ -19,6 +19,6 @@ class ToldTest {
         "175, 80, PSI, false"
     })
     void onlyWhatATireCanHaveHeldMayBeSet(double rear, double front, PressureUnit unit, boolean can) {
-        assertThat(new Told(rear, front, unit).canBeHeld()).isEqualTo(can);
+        assertThat(new AdvisedPressures(rear, front, unit).canBeHeld()).isEqualTo(can);
     }
 }

@@ -13,9 +13,9 @@ import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.sealant.SealantFamily;
-import org.stratopneum.web.shelf.ShelfItem;
-import org.stratopneum.web.shelf.ShelfKind;
-import org.stratopneum.web.wording.FormReader;
+import org.stratopneum.web.parts.shelf.ShelfItem;
+import org.stratopneum.web.parts.shelf.ShelfKind;
+import org.stratopneum.web.platform.wording.FormReader;
 
 /** What goes over what is in a tire already, and how dips are written. */
 class SealantRulesTest {

@@ -10,12 +10,12 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
-import org.stratopneum.web.wording.Age;
 
 /** How a wheel's sealant is looked after: dose, plan, refresh cards, and what to buy. */
 @ExtendWith(RunningApplication.class)
@@ -183,16 +183,16 @@ class WheelCareTest {
     void thePlanTellsTheDaysOnThePageAndOnTheAgenda() {
         filled("95", 20);
         assertThat(care(0, "plan", "MONTHLY_TOP_UP", "months", "4")).startsWith("302");
-        String topUp = Age.date(TODAY.minusDays(20).plusMonths(1));
+        String topUp = DateText.date(TODAY.minusDays(20).plusMonths(1));
         assertThat(page()).contains("By your plan", "top-up on " + topUp, "clean out and renew on");
         assertThat(rider.get("/agenda").body()).contains("top-up of sealant", "clean out and renew the sealant");
 
         assertThat(care(1, "plan", "EVERY_MONTHS", "months", "2")).startsWith("302");
         assertThat(page())
-                .contains("a refresh on " + Age.date(TODAY.minusDays(20).plusMonths(2)));
+                .contains("a refresh on " + DateText.date(TODAY.minusDays(20).plusMonths(2)));
         LocalDate race = TODAY.plusDays(30);
         assertThat(care(2, "plan", "BEFORE_EVENT", "startsOn", race.toString())).startsWith("302");
-        assertThat(page()).contains("a refresh on " + Age.date(race.minusDays(3)));
+        assertThat(page()).contains("a refresh on " + DateText.date(race.minusDays(3)));
         assertThat(care(3, "plan", "UNTIL_DRY")).startsWith("302");
         assertThat(page()).contains("it may dry up");
     }
@@ -206,7 +206,7 @@ class WheelCareTest {
         assertThat(page())
                 .containsPattern("The stick stood 11.0 mm deep on [^:]+: \\d+ ml, give or take")
                 .doesNotContain("does not go with what was noted");
-        assertThat(page()).contains("id=\"moved\"", "The dip of " + Age.date(TODAY));
+        assertThat(page()).contains("id=\"moved\"", "The dip of " + DateText.date(TODAY));
         assertThat(post(wheel + "/sealant/punctures", "entry", UUID.randomUUID().toString(), "traces", "true"))
                 .startsWith("302");
         assertThat(page()).contains("The hole that sealed on", "traces on frame or fork: a hole sealed itself");
@@ -234,7 +234,8 @@ class WheelCareTest {
                         TODAY.minusDays(40) + "T10:00"))
                 .startsWith("422")
                 .contains(
-                        "before the first filling in this tire, of " + Age.date(TODAY.minusDays(20)), "value=\"9 9\"");
+                        "before the first filling in this tire, of " + DateText.date(TODAY.minusDays(20)),
+                        "value=\"9 9\"");
         assertThat(post(
                         wheel + "/sealant/fillings",
                         "entry",
@@ -244,7 +245,7 @@ class WheelCareTest {
                         "filledAt",
                         TODAY.minusDays(140) + "T10:00"))
                 .startsWith("422")
-                .contains("before this tire went on, on " + Age.date(TODAY.minusDays(100)));
+                .contains("before this tire went on, on " + DateText.date(TODAY.minusDays(100)));
     }
 
     private String bottle(String name, String family, String ml) {

@@ -4,10 +4,10 @@ import java.time.Instant;
 import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.stratopneum.core.pressure.SetupKind;
-import org.stratopneum.web.logbook.LogDetail;
-import org.stratopneum.web.logbook.LogEntry;
-import org.stratopneum.web.logbook.LogSubject;
-import org.stratopneum.web.logbook.Logbook;
+import org.stratopneum.web.log.LogDetail;
+import org.stratopneum.web.log.LogEntry;
+import org.stratopneum.web.log.LogSubject;
+import org.stratopneum.web.log.Logbook;
 
 /** One bike with one wheelset, made inside a test rider's transaction; ids are made by the caller's rider. */
 public record TestGarage(UUID bike, UUID wheelset, UUID rear, UUID front, UUID rearTire, UUID frontTire) {

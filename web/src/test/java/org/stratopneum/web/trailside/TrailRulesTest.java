@@ -14,9 +14,9 @@ import org.stratopneum.core.trailside.Chapter;
 import org.stratopneum.core.trailside.Chore;
 import org.stratopneum.core.trailside.Ladder;
 import org.stratopneum.core.trailside.Rung;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
-import org.stratopneum.web.wording.Wording;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

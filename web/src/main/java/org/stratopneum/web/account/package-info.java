@@ -1,2 +1,0 @@
-/** Accounts: signing up, in and out, the password, recovery codes, and leaving with everything. */
-package org.stratopneum.web.account;

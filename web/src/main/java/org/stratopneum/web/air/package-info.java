@@ -1,2 +1,0 @@
-/** What pump, cartridges and chamber at hand do for one wheel. */
-package org.stratopneum.web.air;

@@ -1,2 +1,0 @@
-/** A whole garage as one JSON file, out and in. */
-package org.stratopneum.web.archive;

@@ -1,2 +1,0 @@
-/** Notes from a spreadsheet: how a table is understood, row by row into the log, and out again. */
-package org.stratopneum.web.csv;

@@ -1,2 +1,0 @@
-/** How stored types become Java types. */
-package org.stratopneum.web.database;

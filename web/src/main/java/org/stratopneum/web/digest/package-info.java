@@ -1,2 +1,0 @@
-/** What is due, by mail. */
-package org.stratopneum.web.digest;

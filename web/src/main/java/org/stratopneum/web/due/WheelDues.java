@@ -1,0 +1,178 @@
+package org.stratopneum.web.due;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.function.BinaryOperator;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.agenda.DueItem;
+import org.stratopneum.core.agenda.PressureLooks;
+import org.stratopneum.core.agenda.PreventionLooks;
+import org.stratopneum.core.agenda.WheelPressure;
+import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.fleet.care.Care;
+import org.stratopneum.web.fleet.care.CareStatus;
+import org.stratopneum.web.jobs.OpenCards;
+import org.stratopneum.web.log.LogDetail.CareDone;
+import org.stratopneum.web.log.LogKind;
+import org.stratopneum.web.log.LogRow;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.pressure.pace.Paces;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.sealant.SealantDues;
+import org.stratopneum.web.sealant.SealantState;
+
+/** All that is due on wheels: by their pressure, their sealant, the care they are given, and the cards open on them. */
+@Service
+public class WheelDues {
+
+    private final OpenCards openCards;
+    private final SealantDues sealantDues;
+    private final Care care;
+    private final MarkMapper marks;
+    private final Paces paces;
+    private final Logbook logbook;
+
+    WheelDues(OpenCards openCards, SealantDues sealantDues, Care care, MarkMapper marks, Paces paces, Logbook logbook) {
+        this.logbook = logbook;
+        this.paces = paces;
+        this.openCards = openCards;
+        this.sealantDues = sealantDues;
+        this.care = care;
+        this.marks = marks;
+    }
+
+    /** The name of what is due, the same for as long as it is the same matter. */
+    static String key(DueItem item) {
+        return item.wheelId() + "-" + item.reason();
+    }
+
+    /**
+     * What was asked once for all wheels.
+     *
+     * @param cards the open job cards
+     * @param sealant the liquid in the tires, by wheel
+     * @param leaks what is to be looked for, by wheel
+     * @param marks what was put off and skipped, by matter
+     */
+    public record Known(
+            List<OpenCards.OpenCard> cards,
+            Map<UUID, SealantState> sealant,
+            Map<UUID, DueItem> leaks,
+            CareStatus cared,
+            Map<String, Mark> marks,
+            Rider rider,
+            Instant now) {
+
+        public LocalDate today() {
+            return LocalDate.ofInstant(now, rider.zoneId());
+        }
+
+        /**
+         * What is due, without what was skipped, and later where it was put off.
+         *
+         * @param window where the pressure of the wheel should lie, or null where that cannot be told
+         */
+        public List<DueItem> of(WheelState wheel, PressureWindow window) {
+            return all(wheel, window).stream()
+                    .map(item -> {
+                        Mark mark = marks.get(key(item));
+                        return mark == null ? Optional.of(item) : mark.on(item);
+                    })
+                    .flatMap(Optional::stream)
+                    .toList();
+        }
+
+        /** The same, whatever was put off or skipped. */
+        List<DueItem> all(WheelState wheel, PressureWindow window) {
+            List<DueItem> items = new ArrayList<>();
+            // two cards that wait for the same are one matter
+            cards.stream()
+                    .filter(card -> card.wheelId().equals(wheel.wheelId()))
+                    .map(card -> card.due(rider.zoneId(), now))
+                    .collect(Collectors.toMap(
+                            DueItem::reason,
+                            Function.identity(),
+                            BinaryOperator.minBy(Comparator.comparing(DueItem::due)),
+                            TreeMap::new))
+                    .values()
+                    .forEach(items::add);
+            wheel.tire().ifPresent(tire -> {
+                items.addAll(PressureLooks.of(state(wheel, tire, window)));
+                prevention(wheel, tire).ifPresent(items::add);
+            });
+            DueItem leak = leaks.get(wheel.wheelId());
+            if (leak != null) {
+                items.add(leak);
+            }
+            SealantState liquid = sealant.get(wheel.wheelId());
+            if (liquid != null) {
+                items.addAll(liquid.due());
+            }
+            return items;
+        }
+
+        private Optional<DueItem> prevention(WheelState wheel, WheelState.Tire tire) {
+            Integer every = cared.how(wheel.wheelId()).lookEveryDays();
+            if (every == null) {
+                return Optional.empty();
+            }
+            LocalDate fitted = LocalDate.ofInstant(tire.since(), rider.zoneId());
+            LocalDate looked = cared.lastDone(wheel.wheelId(), CareDone.Care.PREVENTION_LOOK, rider);
+            LocalDate last = looked == null || looked.isBefore(fitted) ? fitted : looked;
+            return Optional.of(PreventionLooks.next(wheel.wheelId(), last, every));
+        }
+
+        private WheelPressure state(WheelState wheel, WheelState.Tire tire, PressureWindow window) {
+            Optional<WheelState.Reading> reading = wheel.lastReading();
+            return new WheelPressure(
+                    wheel.wheelId(),
+                    tire.fitted().setup(),
+                    LocalDate.ofInstant(tire.since(), rider.zoneId()),
+                    reading.map(found -> LocalDate.ofInstant(found.at(), rider.zoneId()))
+                            .orElse(null),
+                    reading.map(WheelState.Reading::pressure).orElse(null),
+                    window);
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public Known known(List<BikeState> bikes, Rider rider, Instant now) {
+        CareStatus cared = care.all();
+        List<LogRow> rows = rows(bikes, now);
+        return new Known(
+                openCards.all(),
+                sealantDues.of(bikes, rows, cared, rider, now),
+                paces.due(bikes, rows, rider, now),
+                cared,
+                marks.all().stream().collect(Collectors.toMap(Mark::matter, Function.identity())),
+                rider,
+                now);
+    }
+
+    /** Readings and liquid of all wheels, asked of the log at once. */
+    private List<LogRow> rows(List<BikeState> bikes, Instant now) {
+        List<Logbook.Asked> asked = new ArrayList<>();
+        asked.add(new Logbook.Asked(LogKind.READINGS, Paces.since(now)));
+        SealantDues.since(bikes).ifPresent(first -> asked.add(new Logbook.Asked(LogKind.SEALANT, first)));
+        List<UUID> wheels = bikes.stream()
+                .flatMap(bike -> Stream.of(WheelPosition.values()).map(bike::wheel))
+                .flatMap(Optional::stream)
+                .map(WheelState::wheelId)
+                .toList();
+        return logbook.current(wheels, asked);
+    }
+}

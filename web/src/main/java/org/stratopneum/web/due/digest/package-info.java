@@ -1,0 +1,2 @@
+/** What is due, by mail. */
+package org.stratopneum.web.due.digest;

@@ -1,0 +1,92 @@
+package org.stratopneum.web.exchange.archive;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.apache.ibatis.cursor.Cursor;
+
+/**
+ * Rows of whole tables as JSON. Names of tables and columns are those of {@link ArchiveTable} and of the database
+ * itself; nothing of a file gets into a statement.
+ */
+@Mapper
+interface ArchiveMapper {
+
+    /** A row without its owner, and without what is worked out or counted by the database. */
+    String ROW = "to_jsonb(t) - array['owner', 'sequence', 'nr', 'lexemes', 'words', 'removed_at']"
+            + "<if test='table.binary != null'> || jsonb_build_object('${table.binary}',"
+            + " translate(encode(t.${table.binary}, 'base64'), E'\\n', ''))</if>";
+
+    String FROM = " from ${table.table} t<if test=\"table.name() == 'PHOTOS'\"> where removed_at is null</if>";
+
+    /** Rows with the names that an archive gives them; made by the database, which is several times faster than here. */
+    @Select("""
+            <script>
+            select row_to_json(r)::text from (
+              select <foreach collection="columns" item="column" separator=","><choose>
+                <when test="column.name == table.binary">translate(encode(t."${column.name}", 'base64'), E'\\n', '')</when>
+                <otherwise>t."${column.name}"</otherwise></choose> as "${column.json}"</foreach>
+            """ + FROM + """
+             order by ${table.order}) r
+            </script>
+            """)
+    @Options(fetchSize = 200)
+    Cursor<String> rows(ArchiveTable table, List<Column> columns);
+
+    /** A column, and what an archive calls it. */
+    record Column(String name, String json) {}
+
+    @Select(
+            "select (to_jsonb(r) - array['id', 'created_at', 'demo_day', 'version'])::text from rider r where id = current_rider()")
+    String rider();
+
+    @Update("""
+            update rider r
+            set zone = s.zone, pressure_unit = s.pressure_unit, mass_unit = s.mass_unit, length_unit = s.length_unit,
+                volume_unit = s.volume_unit, temperature_unit = s.temperature_unit, distance_unit = s.distance_unit,
+                theme = s.theme, letter_keys = s.letter_keys, body_kg = s.body_kg, scoop_ml = s.scoop_ml,
+                version = r.version + 1
+            from jsonb_populate_record(null::rider, #{json}::jsonb) s
+            where r.id = current_rider()
+            """)
+    int ways(String json);
+
+    @Select("""
+            select column_name from information_schema.columns
+            where table_schema = 'public' and table_name = #{table} and is_generated = 'NEVER'
+              and is_identity = 'NO' and column_name not in ('owner', 'words', 'removed_at')
+            order by ordinal_position
+            """)
+    List<String> columns(String table);
+
+    /** Inserts those rows of a list that are not there yet, in their order; the number of them. */
+    @Insert("""
+            <script>
+            insert into ${table.table} (<foreach collection="columns" item="column" separator=",">"${column}"</foreach>)
+            select <foreach collection="columns" item="column" separator=","><choose>
+              <when test="column == table.binary">decode(j.item ->> '${column}', 'base64')</when>
+              <otherwise>r."${column}"</otherwise></choose></foreach>
+            from jsonb_array_elements(#{json}::jsonb) with ordinality as j(item, nr),
+              lateral jsonb_populate_record(null::${table.table}, j.item<if test="table.binary != null"> - '${table.binary}'</if>) r
+            order by j.nr
+            on conflict do nothing
+            </script>
+            """)
+    int insert(ArchiveTable table, List<String> columns, String json);
+
+    /** Those rows of a list that are not there as they stand in it, as a list. */
+    @Select("<script>select (select item from jsonb_array_elements(#{json}::jsonb) j(item) except select " + ROW + FROM
+            + " limit 1)::text</script>")
+    String different(ArchiveTable table, String json);
+
+    /** Whether there is anything in the garage. */
+    @Select("""
+            select not exists (select 1 from log_entry) and not exists (select 1 from bike)
+              and not exists (select 1 from tire) and not exists (select 1 from shelf_item)
+              and not exists (select 1 from gauge) and not exists (select 1 from place)
+            """)
+    boolean empty();
+}

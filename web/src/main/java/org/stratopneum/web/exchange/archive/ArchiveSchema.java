@@ -1,0 +1,58 @@
+package org.stratopneum.web.exchange.archive;
+
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SchemaRegistryConfig;
+import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The published schema of an archive (JSON Schema 2020-12), which is also what a file is judged by, row by row. */
+@Component
+public class ArchiveSchema {
+
+    private static final String DEFINITIONS = "$defs";
+
+    private final JsonNode tree;
+    private final Map<String, Schema> rows = new HashMap<>();
+
+    ArchiveSchema(JsonMapper json) throws IOException {
+        try (InputStream stream = new ClassPathResource("exchange/archive-1.schema.json").getInputStream()) {
+            tree = json.readTree(stream);
+        }
+        SchemaRegistry registry = SchemaRegistry.withDefaultDialect(
+                SpecificationVersion.DRAFT_2020_12,
+                builder -> builder.schemaRegistryConfig(SchemaRegistryConfig.builder()
+                        .formatAssertionsEnabled(true)
+                        .build()));
+        tree.get(DEFINITIONS)
+                .properties()
+                .forEach(one -> rows.put(one.getKey(), registry.getSchema((ObjectNode) one.getValue())));
+    }
+
+    public String text() {
+        return tree.toPrettyString();
+    }
+
+    /**
+     * What is wrong with a row, in words.
+     *
+     * @param list the list that it stands in, or "rider"
+     */
+    List<String> faults(String list, JsonNode row) {
+        return rows.get(list).validate(row).stream()
+                .map(error -> {
+                    String where = error.getInstanceLocation().toString();
+                    return (where.length() > 1 ? where.substring(1) + ": " : "") + error.getMessage();
+                })
+                .toList();
+    }
+}

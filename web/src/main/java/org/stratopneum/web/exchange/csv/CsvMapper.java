@@ -1,0 +1,44 @@
+package org.stratopneum.web.exchange.csv;
+
+import java.util.List;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+/** Reads what tables hold. */
+@Mapper
+interface CsvMapper {
+
+    /**
+     * Whatever a gauge showed and holds, oldest first, strictly after a key. Rows end with the letter RS (U+001E), cells
+     * with US (U+001F): moment (seconds since 1970 with their fraction), sequence, bike, wheel, reading (kPa gauge), kind,
+     * whether after inflation, temperature (C), gauge, tire, note. One text for many rows is several times faster than
+     * rows of columns, and so are ids than joined names. Null where there is none.
+     *
+     * @param after moment of the key, such as "1764145953.123456 seconds"
+     */
+    @Select("""
+            select string_agg(row, '') from (
+              select concat(
+                       extract(epoch from e.happened_at), E'\\x1f', e.sequence, E'\\x1f', e.bike_id, E'\\x1f', e.wheel_id, E'\\x1f',
+                       e.detail ->> 'gaugeKpa', E'\\x1f', e.kind, E'\\x1f', e.detail ->> 'afterInflation', E'\\x1f',
+                       e.temperature_c, E'\\x1f', e.gauge_id, E'\\x1f', e.tire_id, E'\\x1f',
+                       translate(e.note, E'\\x1e\\x1f', ''), E'\\x1e') as row
+              from log_current e
+              where e.kind in ('PRESSURE_READ', 'HOLD_STARTED', 'HOLD_ENDED')
+                and (e.happened_at, e.sequence) > ('epoch'::timestamptz + #{after}::interval, #{sequence})
+              order by e.happened_at, e.sequence
+              limit #{most}) page
+            """)
+    String readings(String after, long sequence, int most);
+
+    /** Something that a row names. */
+    record Named(UUID id, String name) {}
+
+    /** Names of bikes, tires and gauges, and positions of wheels. */
+    @Select("""
+            select id, name from bike union all select id, name from tire union all select id, name from gauge
+            union all select id, position from wheel
+            """)
+    List<Named> names();
+}

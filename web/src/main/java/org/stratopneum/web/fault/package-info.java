@@ -1,2 +1,0 @@
-/** What can go wrong with a request, for every feature alike. */
-package org.stratopneum.web.fault;

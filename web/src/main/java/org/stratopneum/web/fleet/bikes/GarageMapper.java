@@ -1,0 +1,63 @@
+package org.stratopneum.web.fleet.bikes;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+/** Reads the garage as it stood at a moment. */
+@Mapper
+interface GarageMapper {
+
+    /**
+     * The wheels that are in bikes at {@code at}, with what is fitted and last read, in the order of the bikes.
+     *
+     * @param bikeId only this bike, retired or not, or null for all that are not retired
+     * @param wheelsetId as if this wheelset was in, or null for the one that is
+     */
+    List<WheelStateRow> standing(UUID bikeId, UUID wheelsetId, Instant at);
+
+    @Select("select bike_id, ground, share from bike_ground where bike_id = #{bikeId} order by share desc, ground")
+    List<GroundRow> groundsOf(UUID bikeId);
+
+    /**
+     * Whoever learns about a bike waits until nobody else does, and then sees what they wrote. The entries that were just
+     * written hold the bike's key, which this lock leaves alone: a stronger one would wait for itself.
+     */
+    @Select("select id from bike where id = #{bikeId} for no key update")
+    UUID lock(UUID bikeId);
+
+    @Insert("""
+            insert into dialled (bike_id, position, model, factor, low, high, notes, own_kpa)
+            values (#{bikeId}, #{position}, #{model}, #{dialled.factor}, #{dialled.low}, #{dialled.high},
+                    #{dialled.notes}, #{dialled.ownKpa})
+            on conflict (owner, bike_id, position) do update
+            set model = excluded.model, factor = excluded.factor, low = excluded.low, high = excluded.high,
+                notes = excluded.notes, own_kpa = excluded.own_kpa
+            """)
+    int keepDialled(UUID bikeId, WheelPosition position, int model, LearnedPressure dialled);
+
+    @Select("select distinct bike_id from dialled")
+    List<UUID> bikesDialled();
+
+    /** Internal width of a wheel's rim (mm); null when there is no such wheel. */
+    @Select("select r.internal_width_mm from wheel w join rim r on r.id = w.rim_id where w.id = #{wheelId}")
+    Double rimWidthMm(UUID wheelId);
+
+    @Select("""
+            select b.id as bike_id, b.name as bike_name, s.id as wheelset_id, s.name as wheelset_name, w.position,
+                   other.id as other_wheel,
+                   coalesce(s.id = (select e.wheelset_id from log_current e
+                                    where e.bike_id = b.id and e.kind = 'WHEELSET_MOUNTED'
+                                    order by e.happened_at desc, e.sequence desc limit 1), false) as mounted
+            from wheel w
+            join wheelset s on s.id = w.wheelset_id
+            join bike b on b.id = s.bike_id
+            left join wheel other on other.wheelset_id = s.id and other.id <> w.id
+            where w.id = #{wheelId}
+            """)
+    Optional<WheelPlace> place(UUID wheelId);
+}

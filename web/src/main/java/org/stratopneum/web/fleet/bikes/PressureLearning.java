@@ -1,0 +1,150 @@
+package org.stratopneum.web.fleet.bikes;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.dialling.PersonalFactor;
+import org.stratopneum.core.dialling.RideNote;
+import org.stratopneum.core.pressure.Ground;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.web.fleet.gauges.GaugesRefitted;
+import org.stratopneum.web.log.LearningChanged;
+import org.stratopneum.web.log.LogDetail;
+import org.stratopneum.web.log.LogKind;
+import org.stratopneum.web.log.LogRow;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.log.Ridden;
+import org.stratopneum.web.log.WheelNote;
+
+/** Learns from the log which pressure suits the rider on each wheel of a bike, and keeps it where pages find it. */
+@Service
+public class PressureLearning {
+
+    /** Rides that share so much of their ground with the usual one are on the same ground (ratio; our judgement). */
+    private static final double SAME_GROUND = 0.5;
+
+    private final GarageMapper mapper;
+    private final Logbook logbook;
+
+    PressureLearning(GarageMapper mapper, Logbook logbook) {
+        this.mapper = mapper;
+        this.logbook = logbook;
+    }
+
+    /**
+     * All that the log says of one wheel.
+     *
+     * @param notes what counts since the last reset, oldest first
+     * @param ownKpa the rider's own number (kPa gauge), or null
+     */
+    public record Learned(List<Counted> notes, Double ownKpa) {
+
+        public PersonalFactor factor() {
+            return PersonalFactor.after(notes.stream().map(Counted::note).toList());
+        }
+    }
+
+    /** A note that counts, and the entry that it stands in. */
+    public record Counted(RideNote note, LogRow row) {}
+
+    @EventListener
+    void changed(LearningChanged event) {
+        event.bikes().forEach(this::refit);
+    }
+
+    /** Learns anew what suits the rider on a bike's wheels. */
+    @Transactional
+    public void refit(UUID bikeId) {
+        mapper.lock(bikeId);
+        learned(bikeId, mapper.groundsOf(bikeId))
+                .forEach((position, learned) ->
+                        mapper.keepDialled(bikeId, position, PersonalFactor.MODEL, dialled(learned)));
+    }
+
+    /** Start pressures mean something else now: learns anew for every bike. */
+    @EventListener
+    void changed(GaugesRefitted event) {
+        mapper.bikesDialled().forEach(this::refit);
+    }
+
+    /** What suits the rider on a wheel by a version of the model that is no longer kept. */
+    LearnedPressure anew(UUID bikeId, WheelPosition position) {
+        return dialled(learned(bikeId, mapper.groundsOf(bikeId)).get(position));
+    }
+
+    private static LearnedPressure dialled(Learned learned) {
+        PersonalFactor factor = learned.factor();
+        return new LearnedPressure(
+                factor.factor(), factor.low(), factor.high(), learned.notes().size(), learned.ownKpa());
+    }
+
+    /** @param bike the bike, for its usual ground */
+    @Transactional(readOnly = true)
+    public Map<WheelPosition, Learned> learned(BikeState bike) {
+        return learned(bike, logbook.ofBike(bike.id(), LogKind.DIALLING));
+    }
+
+    /** @param rows entries of the bike, oldest first */
+    public Map<WheelPosition, Learned> learned(BikeState bike, List<LogRow> rows) {
+        List<GroundRow> usual = bike.ground().entrySet().stream()
+                .map(entry -> new GroundRow(bike.id(), entry.getKey(), entry.getValue()))
+                .toList();
+        return learned(rows, usual);
+    }
+
+    private Map<WheelPosition, Learned> learned(UUID bikeId, List<GroundRow> usual) {
+        return learned(logbook.ofBike(bikeId, LogKind.DIALLING), usual);
+    }
+
+    private Map<WheelPosition, Learned> learned(List<LogRow> rows, List<GroundRow> usual) {
+        Map<WheelPosition, Learned> learned = new EnumMap<>(WheelPosition.class);
+        for (WheelPosition position : WheelPosition.values()) {
+            learned.put(position, learned(rows, position, usual));
+        }
+        return learned;
+    }
+
+    private Learned learned(List<LogRow> rows, WheelPosition position, List<GroundRow> usual) {
+        List<Counted> notes = new ArrayList<>();
+        Double own = null;
+        for (LogRow row : rows) {
+            LogDetail detail = logbook.detailOf(row);
+            boolean here = position.name().equals(row.wheelPosition());
+            if (detail instanceof Ridden ridden) {
+                note(row, ridden, position, usual).ifPresent(note -> notes.add(new Counted(note, row)));
+            } else if (here && detail instanceof LogDetail.OwnPressure typed) {
+                own = typed.gaugeKpa();
+            } else if (here && detail instanceof LogDetail.DiallingReset) {
+                notes.clear();
+            }
+        }
+        return new Learned(notes, own);
+    }
+
+    /** Silence counts as nothing, and so does a note without the pressure that it is about. */
+    private static Optional<RideNote> note(LogRow row, Ridden ridden, WheelPosition position, List<GroundRow> usual) {
+        WheelNote said = position == WheelPosition.REAR ? ridden.rear() : ridden.front();
+        if (said == null || said.startKpa() == null || said.chainKpa() == null) {
+            return Optional.empty();
+        }
+        GaugePressure start = row.gaugeFit().toReference(GaugePressure.kpa(said.startKpa()));
+        double logRatio = Math.log(start.kpa() / said.chainKpa());
+        if (!RideNote.LOG_RATIO.contains(logRatio)) {
+            return Optional.empty();
+        }
+        return said.counts().map(feel -> new RideNote(logRatio, feel, sameGround(ridden.ground(), usual)));
+    }
+
+    private static boolean sameGround(Map<Ground, Double> ridden, List<GroundRow> usual) {
+        double shared = usual.stream()
+                .mapToDouble(row -> Math.min(row.share(), ridden.getOrDefault(row.ground(), 0.0)))
+                .sum();
+        return shared >= SAME_GROUND - 1e-9;
+    }
+}

@@ -1,2 +1,0 @@
-/** Entering and changing bikes, wheelsets, wheels, rims and tires; what goes on a wheel when is written into the log. */
-package org.stratopneum.web.garage;

@@ -1,4 +1,0 @@
-package org.stratopneum.web.gauges;
-
-/** How the gauges stand to the reference was fitted anew; said within the same transaction. */
-public record GaugesRefitted() {}

@@ -1,2 +1,0 @@
-/** The rider's gauges, how they disagree, and the one in hand. */
-package org.stratopneum.web.gauges;

@@ -1,0 +1,293 @@
+package org.stratopneum.web.history;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.history.TreadWear;
+import org.stratopneum.core.history.WindowDays;
+import org.stratopneum.core.pressure.BikeAdvice;
+import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.pressure.WheelAdvice;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.FittedTires;
+import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.log.LogEntry;
+import org.stratopneum.web.log.LogOutcomes;
+import org.stratopneum.web.log.LogRow;
+import org.stratopneum.web.log.LogSubject;
+import org.stratopneum.web.log.LogWording;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.platform.drawing.HistoryBand;
+import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.platform.wording.DateText;
+import org.stratopneum.web.platform.wording.FormReader;
+import org.stratopneum.web.platform.wording.FormView;
+import org.stratopneum.web.platform.wording.ProblemWording;
+import org.stratopneum.web.platform.wording.Wording;
+import org.stratopneum.web.pressure.BikeAdvisor;
+import org.stratopneum.web.pressure.WindowWording;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+
+/** Shows the years of wheels and tires, and takes what is measured of a tread. */
+@Service
+class HistoryService {
+
+    private final PartHistories lives;
+    private final Garage garage;
+    private final BikeAdvisor advisor;
+    private final WindowWording windows;
+    private final Riders riders;
+    private final Logbook logbook;
+    private final LogOutcomes outcomes;
+    private final LogWording logWording;
+    private final HistoryWording lifeWording;
+    private final Wording wording;
+    private final ProblemWording problemWording;
+
+    HistoryService(
+            PartHistories lives,
+            Garage garage,
+            BikeAdvisor advisor,
+            WindowWording windows,
+            Riders riders,
+            Logbook logbook,
+            LogOutcomes outcomes,
+            LogWording logWording,
+            HistoryWording lifeWording,
+            Wording wording,
+            ProblemWording problemWording) {
+        this.lives = lives;
+        this.garage = garage;
+        this.advisor = advisor;
+        this.windows = windows;
+        this.riders = riders;
+        this.logbook = logbook;
+        this.outcomes = outcomes;
+        this.logWording = logWording;
+        this.lifeWording = lifeWording;
+        this.wording = wording;
+        this.problemWording = problemWording;
+    }
+
+    /** @throws NotThereException when this rider has no such wheel */
+    @Transactional(readOnly = true)
+    HistoryPage wheel(UUID id, HistoryPage.Span span) {
+        Rider rider = riders.self();
+        PartHistoryBook book = lives.book(rider);
+        FittedTires.Wheel wheel = book.fitted().wheel(id).orElseThrow(NotThereException::new);
+        List<HistoryMapper.TireRow> tires = lives.tires();
+        Map<UUID, String> names =
+                tires.stream().collect(Collectors.toMap(HistoryMapper.TireRow::id, HistoryMapper.TireRow::name));
+        Function<PartHistory.Stay, String> name = HistoryDrawing.tires(names);
+        Instant now = lives.now();
+        PartHistory life = book.ofWheel(id);
+        List<WindowDays.Read> readings = lives.readings(life);
+        UUID on = current(life).map(PartHistory.Stay::tire).orElse(null);
+        HistoryFigures found = HistoryFigures.of(life, PartHistories.priced(book, tires), on, now);
+        List<HistoryPage.Figure> figures = new ArrayList<>(lifeWording.figures(found, rider));
+        inside(life, readings, book, rider, now).ifPresent(figures::add);
+        HistoryBand band = HistoryDrawing.band(life, readings, name, span, rider, now);
+        String path = "/wheels/" + id;
+        return new HistoryPage(
+                place(wheel),
+                new HistoryPage.Where(path, "/log?about=wheel-" + id, path + "/history", path + "/history.pdf", span),
+                band,
+                said(life, readings, rider, now),
+                stays(life, stay -> "/tires/" + stay.tire() + "/history", name, rider, now),
+                figures,
+                null,
+                null);
+    }
+
+    /**
+     * @param written entries that were just written, or null; {@code struck} struck through
+     * @throws NotThereException when this rider has no such tire
+     */
+    @Transactional(readOnly = true)
+    HistoryPage tire(UUID id, HistoryPage.Span span, List<UUID> written, List<UUID> struck) {
+        return tire(id, span, null, written, struck);
+    }
+
+    private HistoryPage tire(UUID id, HistoryPage.Span span, FormView typed, List<UUID> written, List<UUID> struck) {
+        Rider rider = riders.self();
+        PartHistoryBook book = lives.book(rider);
+        List<HistoryMapper.TireRow> tires = lives.tires();
+        HistoryMapper.TireRow tire =
+                tires.stream().filter(row -> row.id().equals(id)).findFirst().orElseThrow(NotThereException::new);
+        Instant now = lives.now();
+        PartHistory life = book.ofTire(id);
+        List<WindowDays.Read> readings = lives.readings(life);
+        HistoryFigures found = HistoryFigures.of(life, PartHistories.priced(book, tires), id, now);
+        List<HistoryPage.Figure> figures = new ArrayList<>(lifeWording.figures(found, rider));
+        inside(life, readings, book, rider, now).ifPresent(figures::add);
+        Function<PartHistory.Stay, String> name =
+                stay -> book.fitted().wheel(stay.wheel()).map(this::place).orElse("");
+        String path = "/tires/" + id;
+        return new HistoryPage(
+                tire.name(),
+                new HistoryPage.Where(path, "/log?about=tire-" + id, path + "/history", null, span),
+                HistoryDrawing.band(life, readings, name, span, rider, now),
+                said(life, readings, rider, now),
+                stays(life, stay -> "/wheels/" + stay.wheel() + "/history", name, rider, now),
+                figures,
+                tread(id, life, found, typed, rider, now),
+                outcomes.of(written, struck, rider));
+    }
+
+    /** "Skylark, rear · everyday wheels". */
+    private String place(FittedTires.Wheel wheel) {
+        return wheel.bikeName() + ", " + wording.of("position", wheel.position()) + " · " + wheel.wheelsetName();
+    }
+
+    private static Optional<PartHistory.Stay> current(PartHistory life) {
+        return life.stays().stream().filter(stay -> stay.until() == null).findFirst();
+    }
+
+    private Optional<HistoryPage.Figure> inside(
+            PartHistory life, List<WindowDays.Read> readings, PartHistoryBook book, Rider rider, Instant now) {
+        Optional<PartHistory.Stay> on = current(life);
+        return on.flatMap(stay -> window(book.fitted().wheel(stay.wheel()).orElseThrow(), rider)
+                .map(window -> lifeWording.inside(
+                        WindowDays.of(readings, stay.from(), now, window.low(), window.high()),
+                        windows.range(window, rider.pressureUnit()))));
+    }
+
+    private Optional<PressureWindow> window(FittedTires.Wheel wheel, Rider rider) {
+        BikeState bike = garage.bikeOn(wheel.bikeId(), wheel.wheelsetId());
+        Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
+        return advice.map(found -> wheel.position() == WheelPosition.REAR ? found.rear() : found.front())
+                .map(WheelAdvice::window);
+    }
+
+    private String said(PartHistory life, List<WindowDays.Read> readings, Rider rider, Instant now) {
+        return life.stays().isEmpty()
+                ? ""
+                : wording.text(
+                        "life.band.said",
+                        DateText.date(life.stays().get(0).from(), rider.zoneId()),
+                        DateText.date(now, rider.zoneId()),
+                        life.stays().size(),
+                        life.rides().size(),
+                        readings.size(),
+                        life.fillings().size(),
+                        life.holes().size());
+    }
+
+    private List<HistoryPage.Stay> stays(
+            PartHistory life,
+            Function<PartHistory.Stay, String> link,
+            Function<PartHistory.Stay, String> name,
+            Rider rider,
+            Instant now) {
+        List<HistoryPage.Stay> stays = new ArrayList<>();
+        for (PartHistory.Stay stay : life.stays()) {
+            double km = life.rides().stream()
+                    .filter(ride -> ride.km() != null && stay.at(ride.at()))
+                    .mapToDouble(PartHistory.Ride::km)
+                    .sum();
+            stays.add(new HistoryPage.Stay(
+                    name.apply(stay),
+                    link.apply(stay),
+                    DateText.date(stay.from(), rider.zoneId()),
+                    stay.until() == null ? wording.text("life.still") : DateText.date(stay.until(), rider.zoneId()),
+                    String.valueOf(Math.round(stay.days(now))),
+                    HistoryWording.distance(km, rider)));
+        }
+        Collections.reverse(stays);
+        return stays;
+    }
+
+    private HistoryPage.Tread tread(
+            UUID id, PartHistory life, HistoryFigures found, FormView typed, Rider rider, Instant now) {
+        double wornAt = HistoryFigures.wornAtMm(life.treads(), id);
+        List<HistoryPage.Measured> measured = new ArrayList<>();
+        if (!life.treads().isEmpty()) {
+            List<UUID> ids = life.treads().stream().map(PartHistory.Tread::id).toList();
+            List<LogRow> rows = new ArrayList<>(logbook.heads(ids));
+            rows.sort(Comparator.comparing(LogRow::happenedAt).reversed());
+            for (LogRow row : rows) {
+                measured.add(new HistoryPage.Measured(
+                        row.id(),
+                        DateText.date(row.happenedAt(), rider.zoneId()),
+                        logWording.line(row, rider).what(),
+                        wording.text(
+                                "life.tread.after", HistoryWording.distance(life.km(id, row.happenedAt()), rider))));
+            }
+        }
+        return new HistoryPage.Tread(
+                id,
+                measured,
+                wear(life, found, wornAt, rider, now),
+                typed == null ? new FormView(TreadForm.blank(wornAt, rider), Map.of()) : typed,
+                rider.lengthUnit().symbol(),
+                UUID.randomUUID());
+    }
+
+    private List<String> wear(PartHistory life, HistoryFigures found, double wornAt, Rider rider, Instant now) {
+        List<String> lines = new ArrayList<>();
+        add(lines, "life.wear.middle", found.middle(), wornAt, found, rider, now);
+        add(lines, "life.wear.shoulder", found.shoulder(), wornAt, found, rider, now);
+        if (lines.isEmpty()) {
+            long distances = life.treads().stream()
+                    .map(tread -> life.km(tread.tire(), tread.at()))
+                    .distinct()
+                    .count();
+            lines.add(wording.text(
+                    distances == 0 ? "life.tread.none" : distances == 1 ? "life.tread.one" : "life.tread.grew"));
+        }
+        return lines;
+    }
+
+    private void add(
+            List<String> lines,
+            String place,
+            Optional<TreadWear> wear,
+            double wornAt,
+            HistoryFigures found,
+            Rider rider,
+            Instant now) {
+        wear.ifPresent(known -> lines.addAll(lifeWording.wear(place, known, wornAt, found.kmADay(), rider, now)));
+    }
+
+    /** What came of noting a depth: the entry, or the page again. */
+    record Outcome(HistoryPage again, UUID entry) {}
+
+    /** @throws NotThereException when this rider has no such tire */
+    @Transactional
+    Outcome measure(UUID tire, UUID entry, Map<String, String> typed) {
+        Rider rider = riders.self();
+        if (lives.tires().stream().noneMatch(row -> row.id().equals(tire))) {
+            throw new NotThereException();
+        }
+        Instant now = lives.now();
+        FormReader reader = new FormReader(typed);
+        Optional<TreadForm.Read> read = TreadForm.read(reader, rider, now);
+        if (read.isEmpty()) {
+            FormView form = new FormView(
+                    typed, problemWording.messages(reader.problems().list()));
+            return new Outcome(tire(tire, HistoryPage.Span.ALL, form, null, null), null);
+        }
+        Instant at = read.get().at().orElse(now);
+        PartHistoryBook book = lives.book(rider);
+        LogSubject subject = book.ofTire(tire).stays().stream()
+                .filter(stay -> stay.at(at))
+                .findFirst()
+                .flatMap(stay -> book.fitted().wheel(stay.wheel()))
+                .map(wheel -> LogSubject.wheel(wheel.bikeId(), wheel.id(), tire))
+                .orElse(LogSubject.wheel(null, null, tire));
+        logbook.write(
+                LogEntry.of(entry, at, now, rider.zone(), subject, read.get().measured()));
+        return new Outcome(null, entry);
+    }
+}

@@ -1,0 +1,78 @@
+package org.stratopneum.web.history;
+
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.stratopneum.core.history.WindowDays;
+import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.web.fleet.bikes.Fittings;
+import org.stratopneum.web.fleet.bikes.HandGauge;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.rider.Rider;
+
+/** Reads lives from the log. */
+@Component
+class PartHistories {
+
+    private final HistoryMapper mapper;
+    private final Fittings fittings;
+    private final Logbook logbook;
+
+    PartHistories(HistoryMapper mapper, Fittings fittings, Logbook logbook) {
+        this.mapper = mapper;
+        this.fittings = fittings;
+        this.logbook = logbook;
+    }
+
+    Instant now() {
+        return logbook.now();
+    }
+
+    PartHistoryBook book(Rider rider) {
+        List<PartHistoryBook.Event> events = mapper.events(PartHistoryBook.KINDS).stream()
+                .map(row -> new PartHistoryBook.Event(
+                        row.id(),
+                        row.at(),
+                        row.bikeId(),
+                        row.wheelId(),
+                        row.tireId(),
+                        logbook.detail(row.kind(), row.detail()),
+                        row.paid()))
+                .toList();
+        return new PartHistoryBook(fittings.all(), events, rider.zoneId());
+    }
+
+    List<HistoryMapper.TireRow> tires() {
+        return mapper.tires();
+    }
+
+    /** What each tire cost and how far it was ever ridden. */
+    static Map<UUID, HistoryFigures.Priced> priced(PartHistoryBook book, List<HistoryMapper.TireRow> tires) {
+        Map<UUID, HistoryFigures.Priced> priced = new HashMap<>();
+        tires.forEach(tire -> priced.put(
+                tire.id(),
+                new HistoryFigures.Priced(
+                        tire.price() == null ? null : tire.price().doubleValue(),
+                        book.ofTire(tire.id()).km())));
+        return priced;
+    }
+
+    /** The readings of a life by the reference, wheel by wheel as it went, oldest first. */
+    List<WindowDays.Read> readings(PartHistory life) {
+        List<UUID> wheels =
+                life.stays().stream().map(PartHistory.Stay::wheel).distinct().toList();
+        return wheels.isEmpty()
+                ? List.of()
+                : mapper.readings(wheels).stream()
+                        .filter(row -> life.stays().stream()
+                                .anyMatch(stay -> stay.wheel().equals(row.wheelId()) && stay.at(row.at())))
+                        .map(row -> new WindowDays.Read(
+                                row.at(),
+                                HandGauge.fit(row.offset(), row.slope()).toReference(GaugePressure.kpa(row.kpa())),
+                                row.set()))
+                        .toList();
+    }
+}

@@ -1,9 +1,0 @@
-package org.stratopneum.web.imports;
-
-/**
- * What is wrong with a file.
- *
- * @param where the line of a table, or the place in an archive
- * @param what in words
- */
-public record ImportFault(String where, String what) {}

@@ -1,0 +1,119 @@
+package org.stratopneum.web.intake;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Files that are brought in. */
+@Mapper
+interface ImportMapper {
+
+    String RUNS = """
+            select id, format, file_name, bytes, settings::text as settings, state, bytes_read, rows_read, added,
+                   repeated, fault_count, faults::text as faults, was_empty, last_sequence, made_at, beat_at, version
+            from import_run
+            """;
+
+    @Select(RUNS + "where id = #{id}")
+    Optional<ImportRun> run(UUID id);
+
+    @Select(RUNS + "order by made_at desc, id limit 50")
+    List<ImportRun> runs();
+
+    /** The same file, brought in before and not taken out again. */
+    @Select(
+            "select id from import_run where sha256 = #{sha256} and state in ('DONE', 'UNDONE') and id <> #{id} order by made_at desc limit 1")
+    Optional<UUID> same(UUID id, byte[] sha256);
+
+    @Select("select sha256 as content from import_run where id = #{id}")
+    Optional<Bytes> digest(UUID id);
+
+    @Insert("""
+            insert into import_run (id, format, file_name, bytes, sha256, settings, state, made_at, beat_at)
+            values (#{id}, #{format}, #{name}, #{bytes}, #{sha256}, '{}', 'RECEIVED', #{at}, #{at})
+            on conflict do nothing
+            """)
+    int insert(UUID id, ImportFormat format, String name, long bytes, byte[] sha256, Instant at);
+
+    @Insert("insert into import_piece (import_id, number, content) values (#{id}, #{number}, #{content})")
+    int insertPiece(UUID id, int number, byte[] content);
+
+    @Select("select content from import_piece where import_id = #{id} and number = #{number}")
+    Optional<Bytes> piece(UUID id, int number);
+
+    /** Bytes: an array of its own would be taken for a list of rows. */
+    record Bytes(byte[] content) {}
+
+    @Delete("delete from import_piece where import_id = #{id}")
+    int forgetPieces(UUID id);
+
+    /** Files that nobody went on with. */
+    @Delete(
+            "delete from import_run where made_at < #{before} and state in ('RECEIVED', 'CHECKED', 'CHECKING', 'FAILED', 'RUNNING')")
+    int forget(Instant before);
+
+    @Delete("delete from import_run where id = #{id} and state in ('RECEIVED', 'CHECKED', 'FAILED')")
+    int drop(UUID id);
+
+    /** 0 when the import was changed since {@code version}, or is being read. */
+    @Update("""
+            update import_run
+            set settings = #{settings}::jsonb, state = 'RECEIVED', fault_count = 0, faults = '[]', version = version + 1
+            where id = #{id} and version = #{version} and state in ('RECEIVED', 'CHECKED', 'FAILED')
+            """)
+    int understand(UUID id, String settings, int version);
+
+    /** Takes the file to read it; 0 when somebody else does, or it is in already. */
+    @Update("""
+            update import_run
+            set state = #{state}, bytes_read = 0, rows_read = 0, added = 0, repeated = 0, fault_count = 0, faults = '[]',
+                beat_at = #{at}, version = version + 1
+            where id = #{id}
+              and (state in ('RECEIVED', 'CHECKED', 'FAILED')
+                   or (state in ('CHECKING', 'RUNNING') and beat_at < #{deadSince}))
+            """)
+    int take(UUID id, ImportRun.State state, Instant at, Instant deadSince);
+
+    @Update("update import_run set bytes_read = #{bytesRead}, rows_read = #{rows}, beat_at = #{at} where id = #{id}")
+    int beat(UUID id, long bytesRead, int rows, Instant at);
+
+    @Update("""
+            update import_run
+            set state = #{state}, rows_read = #{result.rows}, added = #{result.added}, repeated = #{result.repeated},
+                fault_count = #{result.faultCount}, faults = #{faults}::jsonb, was_empty = #{wasEmpty},
+                bytes_read = bytes, beat_at = #{at}, version = version + 1,
+                last_sequence = (select max(sequence) from log_entry)
+            where id = #{id}
+            """)
+    int end(UUID id, ImportRun.State state, ImportResult result, String faults, boolean wasEmpty, Instant at);
+
+    @Update(
+            "update import_run set state = #{state}, version = version + 1, beat_at = #{at} where id = #{id} and state = #{before}")
+    int turn(UUID id, ImportRun.State before, ImportRun.State state, Instant at);
+
+    @Select("select take_garage_out(#{id})")
+    boolean takeGarageOut(UUID id);
+
+    @Insert("insert into import_item (import_id, item_id) values (#{run}, #{item}) on conflict do nothing")
+    int brought(UUID run, UUID item);
+
+    /** Takes out the parts and reminders that a file brought; how many parts are gone. */
+    @Select("select take_items_out(#{id})")
+    int takeItemsOut(UUID id);
+
+    /** Has the database look at the log anew, so that it knows how much of it is this rider's. */
+    @Select("select look_at_log_anew()::text")
+    String lookAnew();
+
+    @Select("select not exists (select 1 from log_entry) and not exists (select 1 from bike)")
+    boolean emptyGarage();
+
+    @Select("select max(sequence) from log_entry")
+    Long lastSequence();
+}

@@ -1,0 +1,82 @@
+package org.stratopneum.web.jobs;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.agenda.DueItem;
+import org.stratopneum.core.agenda.DueReason;
+import org.stratopneum.core.job.Job;
+import org.stratopneum.core.job.JobCase;
+import org.stratopneum.core.job.Walk;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
+
+/** The job cards that a rider is in the middle of. */
+@Service
+public class OpenCards {
+
+    private final CardMapper mapper;
+    private final CardReader reader;
+
+    OpenCards(CardMapper mapper, CardReader reader) {
+        this.mapper = mapper;
+        this.reader = reader;
+    }
+
+    /**
+     * An open card on a wheel.
+     *
+     * @param held whether a hold test stands, to be read again
+     * @param waitsUntil when its wait is over, or null where something is to be done
+     */
+    public record OpenCard(
+            UUID card, UUID wheelId, String bike, WheelPosition position, Job job, boolean held, Instant waitsUntil) {
+
+        /** What it makes due, and when. */
+        public DueItem due(ZoneId zone, Instant now) {
+            boolean waits = waitsUntil != null && now.isBefore(waitsUntil);
+            LocalDate day = LocalDate.ofInstant(waits ? waitsUntil : now, zone);
+            return new DueItem(
+                    wheelId, held ? DueReason.HOLD_TEST : waits ? DueReason.JOB_WAIT : DueReason.JOB_CARD, day);
+        }
+    }
+
+    /** Those on wheels that have not come to their end; how far they are is told by what held when they were begun. */
+    @Transactional(readOnly = true)
+    public List<OpenCard> all() {
+        List<CardMapper.OpenRow> wheels = mapper.open();
+        if (wheels.isEmpty()) {
+            return List.of();
+        }
+        List<CardMapper.AnswerRow> answers = mapper.openAnswers();
+        List<OpenCard> open = new ArrayList<>();
+        for (CardMapper.OpenRow wheel : wheels) {
+            Walk walk = walk(wheel, answers);
+            if (walk.open().isPresent()) {
+                open.add(new OpenCard(
+                        wheel.cardId(),
+                        wheel.wheelId(),
+                        wheel.bikeName(),
+                        wheel.position(),
+                        wheel.job(),
+                        walk.inHoldTest(),
+                        walk.waitsUntil(wheel.begunAt()).orElse(null)));
+            }
+        }
+        return open;
+    }
+
+    private Walk walk(CardMapper.OpenRow wheel, List<CardMapper.AnswerRow> answers) {
+        JobCase.Builder facts = new JobCase.Builder();
+        reader.holding(wheel.holding()).forEach(condition -> facts.when(condition, true));
+        List<CardMapper.AnswerRow> own = answers.stream()
+                .filter(answer -> answer.cardId().equals(wheel.cardId())
+                        && answer.wheelId().equals(wheel.wheelId()))
+                .toList();
+        return Walk.of(wheel.job().script(), facts.build(), CardMapper.AnswerRow.given(own));
+    }
+}

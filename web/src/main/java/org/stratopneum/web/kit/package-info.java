@@ -1,2 +1,0 @@
-/** What is in each bike's bag: counted, used, and whether it fits the wheels. */
-package org.stratopneum.web.kit;

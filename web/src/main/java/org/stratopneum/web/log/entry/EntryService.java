@@ -1,0 +1,166 @@
+package org.stratopneum.web.log.entry;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.multipart.MultipartFile;
+import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.web.log.LogEntry;
+import org.stratopneum.web.log.LogLine;
+import org.stratopneum.web.log.LogRow;
+import org.stratopneum.web.log.LogWording;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.log.Ridden;
+import org.stratopneum.web.platform.wording.DateText;
+import org.stratopneum.web.platform.wording.FormReader;
+import org.stratopneum.web.platform.wording.FormView;
+import org.stratopneum.web.platform.wording.ProblemWording;
+import org.stratopneum.web.platform.wording.QuantityText;
+import org.stratopneum.web.platform.wording.Wording;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+
+/** Shows one entry, and keeps what a rider says and shows beside it. */
+@Service
+class EntryService {
+
+    private static final String NOTE = "note";
+
+    private final Logbook logbook;
+    private final LogWording logWording;
+    private final Photos photos;
+    private final Riders riders;
+    private final Wording wording;
+    private final ProblemWording problemWording;
+
+    EntryService(
+            Logbook logbook,
+            LogWording logWording,
+            Photos photos,
+            Riders riders,
+            Wording wording,
+            ProblemWording problemWording) {
+        this.logbook = logbook;
+        this.logWording = logWording;
+        this.photos = photos;
+        this.riders = riders;
+        this.wording = wording;
+        this.problemWording = problemWording;
+    }
+
+    /** What came of it: the page again, or the entry as it is called now. */
+    record Outcome(EntryPage again, UUID entry) {}
+
+    /**
+     * @param id of any state of the entry
+     * @param removed a picture that was just taken away, or null
+     */
+    @Transactional(readOnly = true)
+    EntryPage page(UUID id, UUID removed) {
+        return page(logbook.chain(id), removed, null);
+    }
+
+    private EntryPage page(List<LogRow> chain, UUID removed, FormView typed) {
+        Rider rider = riders.self();
+        LogRow head = chain.get(chain.size() - 1);
+        String note = head.note() == null ? "" : head.note();
+        return new EntryPage(
+                head.id(),
+                logWording.line(head, rider),
+                facts(head, rider),
+                states(chain, rider),
+                head.wheelId(),
+                head.bikeId(),
+                logbook.detailOf(head) instanceof Ridden ridden ? ridden.track() : null,
+                photos.of(chain.stream().map(LogRow::id).toList()),
+                typed == null ? new FormView(Map.of(NOTE, note), Map.of()) : typed,
+                removed,
+                UUID.randomUUID());
+    }
+
+    private List<EntryPage.Fact> facts(LogRow row, Rider rider) {
+        List<EntryPage.Fact> facts = new ArrayList<>();
+        add(facts, "when", moment(row.happenedAt(), rider));
+        add(facts, "written", row.happenedAt().equals(row.writtenAt()) ? null : moment(row.writtenAt(), rider));
+        add(facts, "bike", row.bikeName());
+        add(facts, "wheel", row.wheelPosition() == null ? null : wording.text("position." + row.wheelPosition()));
+        add(facts, "wheelset", row.wheelsetName());
+        add(facts, "tire", row.tireName());
+        add(facts, "part", row.partName());
+        add(facts, "gauge", row.gaugeName());
+        add(
+                facts,
+                "temperature",
+                row.temperatureC() == null ? null : QuantityText.text(row.temperatureC(), rider.temperatureUnit()));
+        add(facts, "source", wording.of("source", row.source()));
+        add(facts, "zone", row.zone().equals(rider.zone()) ? null : row.zone());
+        return facts;
+    }
+
+    private void add(List<EntryPage.Fact> facts, String name, String value) {
+        if (value != null) {
+            facts.add(new EntryPage.Fact(wording.text("entry.fact." + name), value));
+        }
+    }
+
+    private static String moment(Instant then, Rider rider) {
+        return DateText.date(then, rider.zoneId()) + ", " + DateText.time(then, rider.zoneId());
+    }
+
+    private List<EntryPage.State> states(List<LogRow> chain, Rider rider) {
+        List<EntryPage.State> states = new ArrayList<>();
+        LogRow before = null;
+        for (LogRow row : chain) {
+            LogLine line = logWording.line(row, rider);
+            states.add(new EntryPage.State(
+                    moment(row.writtenAt(), rider),
+                    line.what(),
+                    line.note(),
+                    wording.text(how(before, row)),
+                    row.struck()));
+            before = row;
+        }
+        return states;
+    }
+
+    private static String how(LogRow before, LogRow row) {
+        if (before == null) {
+            return "entry.how.written";
+        }
+        if (row.struck()) {
+            return "entry.how.struck";
+        }
+        return before.struck() ? "entry.how.put-back" : "entry.how.corrected";
+    }
+
+    /** Keeps the rider's own words on the entry as it is now. */
+    @Transactional
+    Outcome note(UUID id, Map<String, String> typed) {
+        FormReader reader = new FormReader(typed);
+        String note = reader.prose(NOTE, LogEntry.NOTE).orElse("");
+        if (!reader.problems().isEmpty()) {
+            FormView form = new FormView(
+                    typed, problemWording.messages(reader.problems().list()));
+            return new Outcome(page(logbook.chain(id), null, form), null);
+        }
+        return new Outcome(null, logbook.note(id, note));
+    }
+
+    @Transactional
+    Outcome addPhoto(UUID id, UUID photo, MultipartFile file) {
+        List<LogRow> chain = logbook.chain(id);
+        try {
+            photos.add(photo, id, chain.stream().map(LogRow::id).toList(), file);
+            return new Outcome(null, id);
+        } catch (InvalidInputException invalid) {
+            LogRow head = chain.get(chain.size() - 1);
+            FormView form = new FormView(
+                    Map.of(NOTE, head.note() == null ? "" : head.note()), problemWording.messages(invalid.problems()));
+            return new Outcome(page(chain, null, form), null);
+        }
+    }
+}

@@ -1,7 +1,0 @@
-package org.stratopneum.web.logbook;
-
-import java.util.UUID;
-
-/** An entry of the log in words. */
-public record LogLine(
-        UUID id, String time, String bike, String where, String what, String note, boolean struck, boolean corrected) {}

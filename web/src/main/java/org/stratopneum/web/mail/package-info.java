@@ -1,2 +1,0 @@
-/** Mail out, and the simulated mail server that ships with it. */
-package org.stratopneum.web.mail;

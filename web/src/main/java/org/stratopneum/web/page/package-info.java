@@ -1,2 +1,0 @@
-/** What all pages share: how they are answered, and what is said when something is not there. */
-package org.stratopneum.web.page;

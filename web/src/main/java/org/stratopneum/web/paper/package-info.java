@@ -1,2 +1,0 @@
-/** Pages as PDF. */
-package org.stratopneum.web.paper;

@@ -1,0 +1,119 @@
+package org.stratopneum.web.parts.garage;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.stratopneum.core.check.Problems;
+
+/** Entering a bike with its wheels, another pair of wheels for it, and changing what it weighs and carries. */
+@Controller
+class BikeController {
+
+    private static final String NEW_BIKE = "parts/garage/new-bike";
+    private static final String NEW_WHEELSET = "parts/garage/new-wheelset";
+    private static final String EDIT = "parts/garage/edit-bike";
+
+    private final BikeService service;
+    private final BikeDrafts drafts;
+    private final Workshop workshop;
+
+    BikeController(BikeService service, BikeDrafts drafts, Workshop workshop) {
+        this.service = service;
+        this.drafts = drafts;
+        this.workshop = workshop;
+    }
+
+    @GetMapping("/bikes/new")
+    String newBike(@RequestParam Map<String, String> parameters, Model model) {
+        BikeDrafts.Draft draft = service.draft(parameters);
+        // nothing was typed yet, so nothing is wrong yet
+        model.addAttribute("page", drafts.page(draft, parameters.containsKey("asked")));
+        model.addAttribute("id", UUID.randomUUID());
+        return NEW_BIKE;
+    }
+
+    /** Only the parts that change while the form is filled in. */
+    @GetMapping("/bikes/new/preview")
+    String preview(@RequestParam Map<String, String> parameters, Model model) {
+        model.addAttribute("page", drafts.page(service.draft(parameters), true));
+        return "parts/garage/preview :: live";
+    }
+
+    @PostMapping("/bikes")
+    String create(
+            @RequestParam Map<String, String> parameters,
+            @RequestParam UUID id,
+            HttpServletResponse response,
+            Model model) {
+        BikeDrafts.Draft draft = service.draft(parameters);
+        if (draft.bike() == null) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("page", drafts.page(draft, true));
+            model.addAttribute("id", id);
+            return NEW_BIKE;
+        }
+        workshop.build(id, draft.bike());
+        return "redirect:/bikes/" + id + "/pressure";
+    }
+
+    @GetMapping("/bikes/{id}/edit")
+    String edit(@PathVariable UUID id, Model model) {
+        model.addAttribute("page", service.edit(id, Map.of(), new Problems()));
+        return EDIT;
+    }
+
+    @PostMapping("/bikes/{id}/edit")
+    String change(
+            @PathVariable UUID id,
+            @RequestParam Map<String, String> parameters,
+            @RequestParam int version,
+            HttpServletResponse response,
+            Model model) {
+        Problems problems = new Problems();
+        Optional<BikeSpec> bike = service.changed(id, parameters, problems);
+        if (bike.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        } else if (workshop.change(id, bike.get(), version)) {
+            return "redirect:/bikes/" + id + "/pressure";
+        } else {
+            response.setStatus(HttpStatus.CONFLICT.value());
+        }
+        model.addAttribute("page", service.edit(id, parameters, problems));
+        model.addAttribute("conflict", bike.isPresent());
+        return EDIT;
+    }
+
+    @GetMapping("/bikes/{id}/wheelsets/new")
+    String newWheelset(@PathVariable UUID id, Model model) {
+        model.addAttribute("page", service.wheels(id, Map.of(), null));
+        model.addAttribute("id", UUID.randomUUID());
+        return NEW_WHEELSET;
+    }
+
+    @PostMapping("/bikes/{bikeId}/wheelsets")
+    String addWheelset(
+            @PathVariable UUID bikeId,
+            @RequestParam Map<String, String> parameters,
+            @RequestParam UUID id,
+            HttpServletResponse response,
+            Model model) {
+        Problems problems = new Problems();
+        Optional<NewWheelset> wheels = service.newWheels(parameters, problems);
+        if (wheels.isEmpty()) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            model.addAttribute("page", service.wheels(bikeId, parameters, problems));
+            model.addAttribute("id", id);
+            return NEW_WHEELSET;
+        }
+        workshop.addWheelset(bikeId, id, wheels.get(), parameters.containsKey("putIn"));
+        return "redirect:/garage";
+    }
+}

@@ -1,0 +1,112 @@
+package org.stratopneum.web.parts.garage;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveBase;
+import org.stratopneum.core.pressure.Casing;
+import org.stratopneum.core.pressure.Posture;
+import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.tire.TireSize;
+import org.stratopneum.web.platform.wording.FitText;
+import org.stratopneum.web.platform.wording.FormView;
+import org.stratopneum.web.platform.wording.Units;
+import org.stratopneum.web.pressure.AdviceView;
+import org.stratopneum.web.pressure.ride.RideForm;
+
+/**
+ * A bike or a pair of wheels being entered.
+ *
+ * @param bikeId the bike that it is about, or null for a new one
+ * @param bikeName its name, or null
+ * @param form what was typed, and what is wrong with it
+ * @param sizes what the sizes that were typed may mean
+ * @param advice what to set as far as typed, or null
+ * @param fits whether tires and rims go together, or null while they are not whole
+ * @param share what weighing the wheels told, in words, or null
+ */
+public record BikePage(
+        UUID bikeId,
+        String bikeName,
+        FormView form,
+        RideForm ride,
+        Units units,
+        Sizes sizes,
+        AdviceView advice,
+        Fits fits,
+        String share,
+        int version) {
+
+    private static final List<String> SELDOM = List.of(
+            "measured",
+            "insert",
+            "tire",
+            "measuringRim",
+            "maxLoad",
+            "tireBought",
+            "tirePrice",
+            "arrow",
+            "rim",
+            "rimMax",
+            "bed",
+            "rimDepth",
+            "valveHole",
+            "valveSeat",
+            "valveOffCentre",
+            "spokes",
+            "rimBought",
+            "rimPrice");
+
+    /** What the typed size of each wheel may mean. */
+    public record Sizes(List<TireSize> rear, List<TireSize> front) {
+        public List<TireSize> of(String wheel) {
+            return BikeForm.REAR.equals(wheel) ? rear : front;
+        }
+    }
+
+    /** Whether tire and rim of each wheel go together; the front is null where it is the same as the rear. */
+    public record Fits(FitText rear, FitText front) {}
+
+    /** The same page for a bike that is kept. */
+    BikePage of(UUID id, String name, int rowVersion) {
+        return new BikePage(id, name, form, ride, units, sizes, advice, fits, share, rowVersion);
+    }
+
+    /** The same page with what the scale told. */
+    BikePage sharing(String said) {
+        return new BikePage(bikeId, bikeName, form, ride, units, sizes, advice, fits, said, version);
+    }
+
+    /** Whether something is typed, or wrong, in what is seldom asked about a wheel. */
+    public boolean hasMore(String wheel) {
+        return SELDOM.stream()
+                .map(field -> wheel + field)
+                .anyMatch(field -> form.ticked(field) || form.error(field) != null);
+    }
+
+    public List<Posture> postures() {
+        return List.of(Posture.values());
+    }
+
+    public List<SetupKind> setups() {
+        return List.of(SetupKind.values());
+    }
+
+    public List<Casing> casings() {
+        return List.of(Casing.values());
+    }
+
+    public List<ValveBase> seats() {
+        return List.of(ValveBase.values());
+    }
+
+    public List<RimBed> beds() {
+        return List.of(RimBed.values());
+    }
+
+    /** The faults as the ride's fragment wants them. */
+    public Map<String, String> errors() {
+        return form.errors();
+    }
+}

@@ -1,0 +1,9 @@
+package org.stratopneum.web.parts.garage;
+
+import org.stratopneum.core.pressure.Posture;
+import org.stratopneum.web.fleet.bikes.TireClearance;
+import org.stratopneum.web.fleet.bikes.WheelLoads;
+import org.stratopneum.web.pressure.ride.RideForm;
+
+/** A bike as it is entered: how its rider sits, what the scale said, its usual load and ride, and its room for tires. */
+record BikeSpec(String name, Posture posture, WheelLoads weighed, RideForm.Ride ride, TireClearance openings) {}

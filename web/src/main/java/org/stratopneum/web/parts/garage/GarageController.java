@@ -1,0 +1,94 @@
+package org.stratopneum.web.parts.garage;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
+
+/** The whole garage on one page, with what goes to rest and comes back. */
+@Controller
+class GarageController {
+
+    private static final String TO_GARAGE = "redirect:/garage";
+
+    private final GarageService service;
+    private final Workshop workshop;
+
+    GarageController(GarageService service, Workshop workshop) {
+        this.service = service;
+        this.workshop = workshop;
+    }
+
+    @GetMapping("/garage")
+    String garage(
+            @RequestParam(required = false) String notice,
+            @RequestParam(required = false) List<UUID> written,
+            @RequestParam(required = false) List<UUID> struck,
+            Model model) {
+        model.addAttribute("garage", service.garage(written, struck));
+        model.addAttribute("notice", "in-use".equals(notice) ? "garage.in-use" : null);
+        return "parts/garage/garage";
+    }
+
+    @PostMapping("/bikes/{id}/retire")
+    String retireBike(@PathVariable UUID id) {
+        service.retireBike(id, true);
+        return TO_GARAGE;
+    }
+
+    @PostMapping("/bikes/{id}/restore")
+    String restoreBike(@PathVariable UUID id) {
+        service.retireBike(id, false);
+        return TO_GARAGE;
+    }
+
+    @PostMapping("/wheelsets/{id}/mount")
+    String mount(@PathVariable UUID id) {
+        return UriComponentsBuilder.fromUriString(TO_GARAGE)
+                .queryParam("written", workshop.mount(id).toArray())
+                .toUriString();
+    }
+
+    @PostMapping("/wheelsets/{id}/retire")
+    String retireWheelset(@PathVariable UUID id) {
+        return done(service.retireWheelset(id, true));
+    }
+
+    @PostMapping("/wheelsets/{id}/restore")
+    String restoreWheelset(@PathVariable UUID id) {
+        return done(service.retireWheelset(id, false));
+    }
+
+    @PostMapping("/tires/{id}/retire")
+    String retireTire(@PathVariable UUID id, @RequestParam(defaultValue = "") String from) {
+        return backTo(from, service.retireTire(id, true));
+    }
+
+    @PostMapping("/tires/{id}/restore")
+    String restoreTire(@PathVariable UUID id, @RequestParam(defaultValue = "") String from) {
+        return backTo(from, service.retireTire(id, false));
+    }
+
+    @PostMapping("/rims/{id}/retire")
+    String retireRim(@PathVariable UUID id) {
+        return backTo("shelf", service.retireRim(id, true));
+    }
+
+    @PostMapping("/rims/{id}/restore")
+    String restoreRim(@PathVariable UUID id) {
+        return backTo("shelf", service.retireRim(id, false));
+    }
+
+    private static String backTo(String from, boolean done) {
+        return "shelf".equals(from) && done ? "redirect:/shelf" : done(done);
+    }
+
+    private static String done(boolean done) {
+        return done ? TO_GARAGE : TO_GARAGE + "?notice=in-use";
+    }
+}

@@ -1,0 +1,2 @@
+/** How stored types become Java types. */
+package org.stratopneum.web.platform.database;

@@ -1,0 +1,60 @@
+package org.stratopneum.web.platform.mail;
+
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/** Where mail goes, who sends it, and where its links lead. */
+@Component
+class MailSettings {
+
+    private final String host;
+    private final int port;
+    private final String user;
+    private final String password;
+    private final String from;
+    private final String site;
+
+    MailSettings(
+            @Value("${stratopneum.mail.host:}") String host,
+            @Value("${stratopneum.mail.port:587}") int port,
+            @Value("${stratopneum.mail.user:}") String user,
+            @Value("${stratopneum.mail.password:}") String password,
+            @Value("${stratopneum.mail.from:stratopneum@localhost}") String from,
+            @Value("${stratopneum.address:http://127.0.0.1:${server.port}}") String site) {
+        this.host = host;
+        this.port = port;
+        this.user = user;
+        this.password = password;
+        this.from = from;
+        this.site = site;
+    }
+
+    /** Whether mail goes to the simulated server. */
+    boolean simulated() {
+        return host.isBlank();
+    }
+
+    String host() {
+        return host;
+    }
+
+    int port() {
+        return port;
+    }
+
+    String user() {
+        return user;
+    }
+
+    String password() {
+        return password;
+    }
+
+    String from() {
+        return from;
+    }
+
+    String site() {
+        return site;
+    }
+}

@@ -1,0 +1,2 @@
+/** Pages as PDF. */
+package org.stratopneum.web.platform.paper;

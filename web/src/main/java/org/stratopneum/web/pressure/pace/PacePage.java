@@ -1,0 +1,69 @@
+package org.stratopneum.web.pressure.pace;
+
+import java.util.List;
+import java.util.UUID;
+import org.stratopneum.web.platform.drawing.ReadingsChart;
+import org.stratopneum.web.platform.wording.FormView;
+
+/**
+ * All that the page says of a wheel's pace.
+ *
+ * @param rate how fast since it was last pumped, or null while nothing tells that
+ * @param change what changed on the way, or null
+ * @param rise what nobody can explain, or null
+ * @param ahead what comes of it, in words
+ * @param evening what to set now for later, in words, or null
+ * @param holeForm how fast it went down, or null without a tire that goes with its rim
+ * @param hole how large a hole does that, in words, or null
+ * @param chart readings at 20 C with what was fitted, or null without any
+ * @param unit symbol of its pressures
+ */
+record PacePage(
+        UUID id,
+        String where,
+        String bike,
+        boolean tire,
+        Rate rate,
+        Change change,
+        Rise rise,
+        List<String> ahead,
+        FormView form,
+        Evening evening,
+        FormView holeForm,
+        String hole,
+        ReadingsChart chart,
+        String unit,
+        List<Span> spans,
+        List<Band> bands) {
+
+    /**
+     * @param code of the shape of its class
+     * @param again when to read again, or null
+     */
+    record Rate(
+            String code,
+            String word,
+            String what,
+            String percent,
+            String pressure,
+            String half,
+            String hole,
+            String again) {}
+
+    /** @param near what the log holds near that day */
+    record Change(String since, String paces, List<Near> near) {}
+
+    record Near(UUID entry, String when, String what) {}
+
+    /** A reading that stands too high: the entry that may be put right. */
+    record Rise(UUID entry, String what) {}
+
+    /** @param code of the shape of what speaks against it, or null where nothing does */
+    record Evening(String set, String span, String code, String against) {}
+
+    /** Readings between two inflations. */
+    record Span(String from, String until, int readings, String pace) {}
+
+    /** A class with its ends. */
+    record Band(String word, String range, String what, boolean here) {}
+}

@@ -1,0 +1,138 @@
+package org.stratopneum.web.pressure.ridden;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.security.DigestInputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.core.io.InputStreamSource;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.track.Track;
+import org.stratopneum.core.track.TrackReader;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.platform.fault.NotThereException;
+
+/** Keeps recorded rides with their files, byte for byte; no more of a file than a piece stands in memory. */
+@Service
+class Tracks {
+
+    /** Larger than any ride that was ridden (bytes). */
+    static final long LARGEST = 100L << 20;
+
+    private static final int PIECE = 256 << 10;
+    private static final int LONGEST_NAME = 200;
+    static final String FIELD = "file";
+
+    private final TrackMapper mapper;
+    private final Logbook logbook;
+
+    Tracks(TrackMapper mapper, Logbook logbook) {
+        this.mapper = mapper;
+        this.logbook = logbook;
+    }
+
+    /** @throws NotThereException when this rider has no such track */
+    @Transactional(readOnly = true)
+    public KeptTrack track(UUID id) {
+        return mapper.track(id).orElseThrow(NotThereException::new);
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<KeptTrack> find(UUID id) {
+        return mapper.track(id);
+    }
+
+    /**
+     * Keeps a file; the same file again is the same track.
+     *
+     * @param file the bytes, which are read twice
+     * @throws InvalidInputException when it is too large, or no track
+     */
+    @Transactional(noRollbackFor = InvalidInputException.class)
+    public UUID keep(String name, long bytes, InputStreamSource file) {
+        if (bytes == 0) {
+            throw new InvalidInputException(Problem.of(FIELD, Problem.MISSING));
+        }
+        if (bytes > LARGEST) {
+            throw new InvalidInputException(
+                    new Problem(FIELD, "too-large", LARGEST / 1024.0 / 1024, bytes / 1024.0 / 1024, "MB"));
+        }
+        try {
+            MessageDigest digest = MessageDigest.getInstance("SHA-256");
+            Track track;
+            try (InputStream in = new DigestInputStream(file.getInputStream(), digest)) {
+                track = TrackReader.read(in, FIELD);
+                in.transferTo(OutputStream.nullOutputStream());
+            }
+            byte[] sha256 = digest.digest();
+            Optional<UUID> known = mapper.sameFile(sha256);
+            return known.isPresent() ? known.get() : insert(name, bytes, sha256, track, file);
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
+        } catch (NoSuchAlgorithmException exception) {
+            throw new IllegalStateException(exception);
+        }
+    }
+
+    private UUID insert(String name, long bytes, byte[] sha256, Track track, InputStreamSource file)
+            throws IOException {
+        UUID id = UUID.randomUUID();
+        mapper.insert(new KeptTrack(
+                id,
+                cut(name),
+                bytes,
+                sha256,
+                logbook.now(),
+                track.points(),
+                track.distanceM(),
+                track.climbM(),
+                track.start(),
+                track.end(),
+                track.latitudeDeg(),
+                track.longitudeDeg(),
+                track.startM(),
+                track.highestM()));
+        try (InputStream in = file.getInputStream()) {
+            int number = 0;
+            for (byte[] piece = in.readNBytes(PIECE); piece.length > 0; piece = in.readNBytes(PIECE)) {
+                mapper.insertPiece(id, number, piece);
+                number++;
+            }
+        }
+        return id;
+    }
+
+    private static String cut(String name) {
+        String plain = name == null ? "" : name.replaceAll("\\p{Cntrl}", "").strip();
+        return plain.length() > LONGEST_NAME ? plain.substring(0, LONGEST_NAME) : plain;
+    }
+
+    /** Whether a ride of the log has this track. */
+    @Transactional(readOnly = true)
+    public boolean ridden(UUID id) {
+        return mapper.ridden(id.toString());
+    }
+
+    /**
+     * Writes the file of a track as it was kept.
+     *
+     * @throws NotThereException when this rider has no such track
+     */
+    @Transactional(readOnly = true)
+    public void write(UUID id, OutputStream out) throws IOException {
+        int number = 0;
+        Optional<TrackMapper.Piece> piece = mapper.piece(id, number);
+        while (piece.isPresent()) {
+            out.write(piece.get().content());
+            number++;
+            piece = mapper.piece(id, number);
+        }
+    }
+}

@@ -1,2 +1,0 @@
-/** Load, ground and drop of a ride, as they stand in forms and in addresses. */
-package org.stratopneum.web.ride;

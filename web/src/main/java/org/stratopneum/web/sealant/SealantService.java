@@ -1,0 +1,208 @@
+package org.stratopneum.web.sealant;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.job.Measured;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.bikes.WheelPlace;
+import org.stratopneum.web.fleet.care.Care;
+import org.stratopneum.web.fleet.care.CareForm;
+import org.stratopneum.web.fleet.care.WheelCare;
+import org.stratopneum.web.log.LogDetail;
+import org.stratopneum.web.log.LogEntry;
+import org.stratopneum.web.log.LogOutcomes;
+import org.stratopneum.web.log.LogSubject;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.parts.shelf.Shelf;
+import org.stratopneum.web.parts.shelf.ShelfItem;
+import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.platform.wording.FormReader;
+import org.stratopneum.web.platform.wording.FormView;
+import org.stratopneum.web.platform.wording.ProblemWording;
+import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.Riders;
+
+/** Says what is left in a tire, and writes down dips, sounds, punctures, fillings, and how it is looked after. */
+@Service
+class SealantService {
+
+    private final Garage garage;
+    private final Riders riders;
+    private final Care care;
+    private final Logbook logbook;
+    private final LogOutcomes outcomes;
+    private final Shelf shelf;
+    private final SealantPages pages;
+    private final ProblemWording problemWording;
+
+    SealantService(
+            Garage garage,
+            Riders riders,
+            Care care,
+            Logbook logbook,
+            LogOutcomes outcomes,
+            Shelf shelf,
+            SealantPages pages,
+            ProblemWording problemWording) {
+        this.garage = garage;
+        this.riders = riders;
+        this.care = care;
+        this.logbook = logbook;
+        this.outcomes = outcomes;
+        this.shelf = shelf;
+        this.pages = pages;
+        this.problemWording = problemWording;
+    }
+
+    private SealantAsked ask(UUID wheelId) {
+        WheelPlace place = garage.place(wheelId);
+        BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
+        return SealantAsked.of(riders.self(), bike, bike.wheel(place.position()).orElseThrow(), care.of(wheelId));
+    }
+
+    /** @throws NotThereException when this rider has no such wheel */
+    @Transactional(readOnly = true)
+    SealantPage page(UUID wheelId, List<UUID> written, List<UUID> struck) {
+        SealantAsked asked = ask(wheelId);
+        return pages.page(asked, SealantPages.Typed.NOTHING, outcomes.of(written, struck, asked.rider()));
+    }
+
+    /** What came of writing something down: the page again, or the entry. */
+    record Outcome(SealantPage again, UUID entry) {}
+
+    private Outcome again(SealantAsked asked, SealantPages.Typed typed) {
+        return new Outcome(pages.page(asked, typed, null), null);
+    }
+
+    private FormView view(FormReader reader) {
+        return new FormView(
+                reader.typed(), problemWording.messages(reader.problems().list()));
+    }
+
+    /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
+    @Transactional
+    Outcome dip(UUID wheelId, UUID entry, Map<String, String> typed) {
+        SealantAsked asked = ask(wheelId);
+        if (!asked.dippable()) {
+            throw new NotThereException();
+        }
+        WheelSealant liquid = asked.liquid().orElseThrow();
+        FormReader reader = new FormReader(typed);
+        Optional<Instant> at = reader.moment("at", asked.rider().zoneId(), logbook.now());
+        notBeforeTheFilling(asked, liquid, at, reader);
+        Optional<List<Double>> depths = DipText.read(
+                reader, "depths", asked.rider().lengthUnit(), liquid.pool().depths());
+        if (depths.isEmpty() || !reader.problems().isEmpty()) {
+            return again(asked, new SealantPages.Typed(view(reader), null, null, false));
+        }
+        write(asked, entry, at, new LogDetail.SealantDipped(depths.get()), null);
+        return new Outcome(null, entry);
+    }
+
+    private void notBeforeTheFilling(SealantAsked asked, WheelSealant liquid, Optional<Instant> at, FormReader reader) {
+        if (at.isEmpty()) {
+            return;
+        }
+        LocalDate on = LocalDate.ofInstant(at.get(), asked.rider().zoneId());
+        pages.record(liquid, pages.rows(asked.wheel().wheelId()), asked.rider()).events().stream()
+                .findFirst()
+                .filter(first -> on.isBefore(first.on()))
+                .ifPresent(first -> reader.fault("at", "before-filling-of", first.on()));
+    }
+
+    /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
+    @Transactional
+    void heard(UUID wheelId, UUID entry, LogDetail seen) {
+        SealantAsked asked = ask(wheelId);
+        asked.liquid().orElseThrow(NotThereException::new);
+        write(asked, entry, Optional.empty(), seen, null);
+    }
+
+    /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
+    @Transactional
+    Outcome fill(UUID wheelId, UUID entry, Map<String, String> typed) {
+        SealantAsked asked = ask(wheelId);
+        WheelSealant liquid = asked.liquid().orElseThrow(NotThereException::new);
+        Rider rider = asked.rider();
+        FormReader reader = new FormReader(typed);
+        Optional<Instant> at = reader.moment("filledAt", rider.zoneId(), logbook.now());
+        at.ifPresent(moment -> notBeforeTheTire(liquid, moment, rider.zoneId(), reader));
+        Optional<Double> ml = reader.requiredQuantity("volume", Measured.SEALANT.range(), rider.volumeUnit(), null);
+        boolean renewed = reader.ticked("renewed");
+        Optional<ShelfItem> bottle = pages.bottles().stream()
+                .filter(item -> item.id().toString().equals(reader.text("bottle")))
+                .findFirst();
+        if (!reader.isBlank("bottle") && bottle.isEmpty()) {
+            reader.fault("bottle", "unknown-value");
+        }
+        ShelfItem inside = Optional.ofNullable(
+                        pages.record(liquid, pages.rows(wheelId), rider).bottle())
+                .flatMap(shelf::item)
+                .orElse(null);
+        bottle.ifPresent(chosen -> FillingRules.check(
+                reader,
+                "bottle",
+                chosen,
+                inside,
+                new FillingRules.Said(renewed, reader.ticked("known")),
+                LocalDate.ofInstant(logbook.now(), rider.zoneId())));
+        if (ml.isEmpty() || !reader.problems().isEmpty()) {
+            return again(asked, new SealantPages.Typed(null, view(reader), null, false));
+        }
+        write(
+                asked,
+                entry,
+                at,
+                new LogDetail.SealantAdded(ml.get(), renewed ? true : null),
+                bottle.map(ShelfItem::id).orElse(null));
+        return new Outcome(null, entry);
+    }
+
+    /** What went into the tire that was on before is not put into this one. */
+    private static void notBeforeTheTire(WheelSealant liquid, Instant at, ZoneId zone, FormReader reader) {
+        LocalDate since = LocalDate.ofInstant(liquid.tire().since(), zone);
+        if (LocalDate.ofInstant(at, zone).isBefore(since)) {
+            reader.fault("filledAt", "before-tire-of", since);
+        }
+    }
+
+    /** @throws NotThereException when this rider has no such wheel */
+    @Transactional
+    Outcome keep(UUID wheelId, int version, Map<String, String> typed) {
+        SealantAsked asked = ask(wheelId);
+        FormReader reader = new FormReader(typed);
+        Rider rider = asked.rider();
+        Optional<WheelCare> chosen = CareForm.read(
+                reader, asked.care(), version, rider.units(), LocalDate.ofInstant(logbook.now(), rider.zoneId()));
+        if (chosen.isEmpty()) {
+            return again(asked, new SealantPages.Typed(null, null, view(reader), false));
+        }
+        if (!care.keep(chosen.get())) {
+            return again(asked, new SealantPages.Typed(null, null, view(reader), true));
+        }
+        return new Outcome(null, null);
+    }
+
+    private void write(SealantAsked asked, UUID entry, Optional<Instant> at, LogDetail detail, UUID bottle) {
+        Instant now = logbook.now();
+        LogSubject subject = LogSubject.wheel(
+                asked.bike().id(),
+                asked.wheel().wheelId(),
+                asked.wheel().tire().orElseThrow().id());
+        logbook.write(LogEntry.of(
+                entry,
+                at.orElse(now),
+                now,
+                asked.rider().zone(),
+                bottle == null ? subject : subject.with(bottle),
+                detail));
+    }
+}

@@ -1,2 +1,0 @@
-/** How a rider wants things shown: units, time zone, light or dark, shortcuts. */
-package org.stratopneum.web.settings;

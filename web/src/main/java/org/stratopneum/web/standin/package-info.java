@@ -1,2 +1,0 @@
-/** Simulated stand-ins for what lies outside of the application: a weather service, a digital gauge. */
-package org.stratopneum.web.standin;

@@ -1,2 +1,0 @@
-/** The first page: every bike as it stands, with what to set and what was last read. */
-package org.stratopneum.web.today;

@@ -1,2 +1,0 @@
-/** How quantities, verdicts and faults are put into words, and how typed numbers are read. */
-package org.stratopneum.web.wording;

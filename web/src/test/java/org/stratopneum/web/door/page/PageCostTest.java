@@ -1,0 +1,194 @@
+package org.stratopneum.web.door.page;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.stratopneum.web.support.CountedQueries;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.JobCard;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
+
+/** What a page may cost: statements to the database, and bytes over the wire. The demo garage holds a year of log. */
+@ExtendWith(RunningApplication.class)
+class PageCostTest {
+
+    private static final int MOST_QUERIES = 8;
+    private static final int FIRST_LOAD = 200_000;
+    private static final int MOST_AT_THE_BENCH = 10;
+    private static final int MOST_OVER_ALL = 13;
+    private static final int LATER_LOAD = 30_000;
+    private static final String SKYLARK = "/bikes/d0000000-0000-4000-8000-000000000301";
+    private static final String REAR_WHEEL = "/wheels/d0000000-0000-4000-8000-000000000601";
+
+    private static final Pattern PARTS = Pattern.compile("(?:src|href)=\"(/assets/[^\"]+)\"");
+    private static final Pattern PARTS_OF_STYLES = Pattern.compile("url\\(\"?([^)\"]+)\"?\\)");
+
+    private final Site site;
+
+    PageCostTest(Site site) {
+        this.site = site;
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                SKYLARK + "/pressure",
+                SKYLARK + "/edit",
+                SKYLARK + "/elsewhere",
+                SKYLARK + "/pocket",
+                SKYLARK + "/trail-card",
+                "/trailside",
+                "/trailside/plan",
+                SKYLARK + "/dialling",
+                REAR_WHEEL + "/gauge",
+                SKYLARK + "/rides/new",
+                "/places",
+                "/places/d0000000-0000-4000-8000-000000000105",
+                SKYLARK + "/wheelsets/new",
+                REAR_WHEEL + "/fit",
+                "/tires/compare?tire=d0000000-0000-4000-8000-000000000701&tire=d0000000-0000-4000-8000-000000000709",
+                REAR_WHEEL + "/needs",
+                REAR_WHEEL + "/air",
+                REAR_WHEEL + "/what-if",
+                REAR_WHEEL + "/leak",
+                REAR_WHEEL + "/pace",
+                "/leak",
+                "/drill",
+                "/garage",
+                "/log",
+                "/exchange",
+                "/log?words=rear+seal&topic=READINGS",
+                "/bikes/new",
+                "/tires/new",
+                "/rims/new",
+                "/shelf",
+                "/shelf/new?kind=SEALANT",
+                "/shelf/d0000000-0000-4000-8000-000000000805",
+                "/gauges/new",
+                "/gauges/d0000000-0000-4000-8000-000000000202",
+                "/cards",
+                REAR_WHEEL + "/cards",
+                "/settings",
+                "/digest",
+                "/pressure",
+                "/calculators"
+            })
+    void noPageAsksTheDatabaseMoreThanEightTimes(String path) {
+        List<String> queries = CountedQueries.during(
+                () -> assertThat(site.get(path).statusCode()).isEqualTo(200));
+        assertThat(queries).as(path).hasSizeLessThanOrEqualTo(MOST_QUERIES);
+    }
+
+    /** They look at the whole bench: the bike, the log, the shelf, and the card with its answers. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/",
+                REAR_WHEEL,
+                REAR_WHEEL + "/sealant",
+                REAR_WHEEL + "/history",
+                "/tires/d0000000-0000-4000-8000-000000000701/history",
+                SKYLARK + "/kit",
+                REAR_WHEEL + "/cards/new?job=CHANGE_TIRE",
+                "card",
+                "search"
+            })
+    void thePagesAtTheBenchAskTenTimesAtMost(String asked) {
+        Guest guest = Guest.withAccount(site);
+        TypedBike.enter(guest);
+        String wheel = "/wheels/" + guest.ids("/garage", "/wheels/").get(0);
+        String own = switch (asked) {
+            case "card" ->
+                JobCard.begin(guest, wheel, "CHANGE_TIRE", "both", "on").path();
+            case "search" -> search(guest, wheel);
+            default -> null;
+        };
+        String path = own == null ? asked : own;
+        List<String> queries =
+                CountedQueries.during(() -> assertThat((own == null ? site.get(path) : guest.get(path)).statusCode())
+                        .isEqualTo(200));
+        assertThat(queries).as(path).hasSizeLessThanOrEqualTo(MOST_AT_THE_BENCH);
+    }
+
+    private static String search(Guest guest, String wheel) {
+        String id = UUID.randomUUID().toString();
+        guest.post(wheel + "/leak", wheel + "/leak", Map.of("newId", id));
+        return "/searches/" + id;
+    }
+
+    /** They look at everything there is: all wheels, the log, the cards, the shelf, and what the rider said about it. */
+    @ParameterizedTest
+    @ValueSource(strings = {"/agenda", "/agenda/month", "/agenda/ride", "/trailside/mine.json"})
+    void thePagesOverAllBikesAskThirteenTimesAtMost(String path) {
+        List<String> queries = CountedQueries.during(
+                () -> assertThat(site.get(path).statusCode()).isEqualTo(200));
+        assertThat(queries).as(path).hasSizeLessThanOrEqualTo(MOST_OVER_ALL);
+    }
+
+    /** With an account: the session's own statements are beside the count. */
+    @Test
+    void aSignedInRidersFirstPageKeepsToItAsWell() {
+        Guest guest = Guest.withAccount(site);
+        String bike = TypedBike.enter(guest);
+        for (String path : List.of("/", "/account", "/bikes/" + bike + "/pressure")) {
+            List<String> queries = CountedQueries.during(
+                    () -> assertThat(guest.get(path).statusCode()).isEqualTo(200));
+            assertThat(queries).as(path).isNotEmpty().hasSizeLessThanOrEqualTo(MOST_QUERIES);
+        }
+    }
+
+    @Test
+    void whoIsNobodyAsksTheDatabaseNothing() {
+        Guest guest = Guest.withAccount(site);
+        guest.post("/account", "/sign-out", Map.of());
+        assertThat(CountedQueries.during(() -> site.get("/pressure", "X-Forwarded-For", "192.0.2.7")))
+                .isEmpty();
+    }
+
+    @Test
+    void theFirstPageIsLightAtFirstAndLighterAfter() {
+        int page = weight("/");
+        List<String> parts = parts(site.get("/").body(), PARTS, "");
+        List<String> ofStyles = parts.stream()
+                .filter(part -> part.endsWith(".css"))
+                .flatMap(part -> parts(site.get(part).body(), PARTS_OF_STYLES, "/assets/").stream())
+                .toList();
+        assertThat(ofStyles).as("the font").isNotEmpty();
+        List<String> all = new ArrayList<>(parts);
+        all.addAll(ofStyles);
+        assertThat(all)
+                .allSatisfy(part -> assertThat(site.get(part)
+                                .headers()
+                                .firstValue("Cache-Control")
+                                .orElse(""))
+                        .as(part)
+                        .contains("max-age=31536000"));
+        assertThat(page + all.stream().mapToInt(this::weight).sum()).isLessThan(FIRST_LOAD);
+        assertThat(page).isLessThan(LATER_LOAD);
+    }
+
+    private static List<String> parts(String text, Pattern pattern, String folder) {
+        List<String> parts = new ArrayList<>();
+        Matcher found = pattern.matcher(text);
+        while (found.find()) {
+            parts.add(found.group(1).startsWith("/") ? found.group(1) : folder + found.group(1));
+        }
+        return parts;
+    }
+
+    /** Bytes of an answer as they go over the wire, head included. */
+    private int weight(String path) {
+        return site.bytes(path, "Accept-Encoding", "gzip");
+    }
+}

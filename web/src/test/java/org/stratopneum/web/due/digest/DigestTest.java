@@ -1,0 +1,173 @@
+package org.stratopneum.web.due.digest;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.stratopneum.web.platform.mail.MailCatcher;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.MovableClock;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
+
+/** What is due, by mail through the simulated server. */
+@ExtendWith(RunningApplication.class)
+class DigestTest {
+
+    private static final ZoneId ZONE = ZoneId.of("Europe/Vienna");
+
+    private final Site site;
+    private final MailCatcher mail;
+    private final DigestSender sender;
+    private final String address = UUID.randomUUID() + "@quennar.example";
+    private Guest rider;
+
+    DigestTest(Site site, MailCatcher mail, DigestSender sender) {
+        this.site = site;
+        this.mail = mail;
+        this.sender = sender;
+    }
+
+    @BeforeEach
+    void enterABike() {
+        rider = Guest.withAccount(site);
+        TypedBike.enter(rider);
+    }
+
+    private int order(String to, String every) {
+        return rider.post("/digest", "/digest", Map.of("address", to, "every", every))
+                .statusCode();
+    }
+
+    private String page() {
+        return rider.get("/digest").body();
+    }
+
+    /** The link of the last mail that came, as it stands there. */
+    private String link(String path) {
+        Matcher found = Pattern.compile("https?://[^/]+(" + path + "\\?key=[\\w-]+)")
+                .matcher(mail.to(address).get(0).text());
+        assertThat(found.find()).as(mail.to(address).get(0).text()).isTrue();
+        return found.group(1);
+    }
+
+    private void confirmed(String every) {
+        assertThat(order(address, every)).isEqualTo(302);
+        Guest reader = new Guest(site);
+        String link = link("/digest/confirm");
+        String key = link.substring(link.indexOf("key=") + 4);
+        assertThat(reader.post(link, "/digest/confirm", Map.of("key", key)).body())
+                .contains("It comes from now on");
+    }
+
+    @Test
+    void nothingIsSentBeforeTheAddressWasConfirmedByItsReader() {
+        assertThat(page()).contains("No mail is sent", "stays on this machine");
+        assertThat(order(address, "DAY")).isEqualTo(302);
+        assertThat(page()).contains("A question was sent to " + address).doesNotContain("Send one now");
+        assertThat(mail.to(address)).hasSize(1);
+        assertThat(rider.post("/digest", "/digest/now", Map.of()).statusCode()).isEqualTo(404);
+        MovableClock.after(Duration.ofDays(2), sender::sendDue);
+        assertThat(mail.to(address)).hasSize(1);
+
+        String link = link("/digest/confirm");
+        assertThat(new Guest(site).get(link).body())
+                .as("following it changes nothing")
+                .contains("Yes, send it");
+        assertThat(page()).contains("A question was sent to");
+        var again = rider.post("/digest", "/digest", Map.of("address", address, "every", "DAY"));
+        assertThat(again.statusCode()).isEqualTo(422);
+        assertThat(again.body()).contains("was asked just now", address);
+        assertThat(mail.to(address)).hasSize(1);
+    }
+
+    @Test
+    void aConfirmedDigestIsSentWhenItsTimeComesAndOnce() {
+        confirmed("DAY");
+        assertThat(page()).contains("Mail goes to " + address);
+        int before = mail.to(address).size();
+        MovableClock.after(Duration.ofHours(25), () -> {
+            sender.sendDue();
+            sender.sendDue();
+        });
+        assertThat(mail.to(address)).hasSize(before + 1);
+        MailCatcher.Caught caught = mail.to(address).get(0);
+        assertThat(caught.subject()).contains("due now");
+        assertThat(caught.text()).contains("Plover rear", "read it once", "/digest/stop?key=");
+        assertThat(caught.stop()).contains("/digest/stop?key=");
+        assertThat(page()).contains("Mail that came", "Plover rear");
+        MovableClock.after(Duration.ofHours(49), sender::sendDue);
+        assertThat(mail.to(address)).hasSize(before + 2);
+    }
+
+    @Test
+    void whoeverReadsItEndsItByItsLink() {
+        confirmed("WEEK");
+        assertThat(rider.post("/digest", "/digest/now", Map.of()).statusCode()).isEqualTo(302);
+        String link = link("/digest/stop");
+        Guest reader = new Guest(site);
+        assertThat(reader.get(link).body()).contains("No more mail");
+        assertThat(page()).as("not by looking").contains("Mail goes to");
+        assertThat(reader.post(link, "/digest/stop", Map.of("key", link.substring(link.indexOf("key=") + 4)))
+                        .body())
+                .contains("No more mail comes");
+        assertThat(page()).contains("No mail is sent");
+        assertThat(reader.get(link).statusCode()).isEqualTo(404);
+        for (String none : List.of("/digest/stop", "/digest/confirm?key=guessed")) {
+            assertThat(reader.get(none).statusCode()).as(none).isEqualTo(404);
+        }
+    }
+
+    @Test
+    void anotherAddressIsAskedAgainAndOtherRidersSeeNothing() {
+        confirmed("DAY");
+        assertThat(order("other-" + address, "DAY")).isEqualTo(302);
+        assertThat(page()).contains("A question was sent to other-" + address).doesNotContain("Plover");
+        Guest stranger = Guest.withAccount(site);
+        assertThat(stranger.get("/digest").body()).doesNotContain(address).contains("No mail is sent");
+        stranger.post("/digest", "/digest", Map.of("address", address, "every", "DAY"));
+        String key = link("/digest/confirm");
+        assertThat(stranger.get("/digest").body())
+                .as("their own question only")
+                .containsOnlyOnce("Somebody, most likely you");
+        assertThat(mail.to(address).get(1).text()).doesNotContain(key);
+        assertThat(rider.post("/digest", "/digest/forget", Map.of()).statusCode())
+                .isEqualTo(302);
+        assertThat(page()).contains("No mail is sent");
+    }
+
+    @Test
+    void whatIsNoAddressIsRefusedAndKept() {
+        for (String typed : List.of("nobody", "two@signs@quennar.example", "line\nbreak@quennar.example", "")) {
+            var answer = rider.post("/digest", "/digest", Map.of("address", typed, "every", "DAY"));
+            assertThat(answer.statusCode()).as(typed).isEqualTo(422);
+        }
+    }
+
+    /** The next morning at six, and the next Thursday at eighteen, where the rider is. */
+    @Test
+    void theNextTimeIsThatOfTheRidersClock() {
+        Instant wednesday = Instant.parse("2026-07-01T03:59:59Z");
+        assertThat(Digest.Every.DAY.next(wednesday, ZONE)).isEqualTo(Instant.parse("2026-07-01T04:00:00Z"));
+        assertThat(Digest.Every.DAY.next(wednesday.plusSeconds(1), ZONE))
+                .isEqualTo(Instant.parse("2026-07-02T04:00:00Z"));
+        assertThat(Digest.Every.WEEK.next(wednesday, ZONE)).isEqualTo(Instant.parse("2026-07-02T16:00:00Z"));
+        Instant after = Instant.parse("2026-10-22T16:00:00Z");
+        assertThat(Digest.Every.WEEK.next(after, ZONE))
+                .as("over the change of the clocks")
+                .isEqualTo(Instant.parse("2026-10-29T17:00:00Z"));
+        assertThat(Digest.Every.WEEK.next(after, ZONE).atZone(ZONE).getDayOfWeek())
+                .isEqualTo(DayOfWeek.THURSDAY);
+    }
+}

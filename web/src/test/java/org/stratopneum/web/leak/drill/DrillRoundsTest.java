@@ -1,0 +1,96 @@
+package org.stratopneum.web.leak.drill;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+
+@ExtendWith(RunningApplication.class)
+class DrillRoundsTest {
+
+    private static final Pattern SPENT = Pattern.compile("id=\"spent\">(\\d+) min");
+    private static final Pattern CAUSE = Pattern.compile("id=\"name-([a-z-]+)\"");
+
+    private final Site site;
+
+    DrillRoundsTest(Site site) {
+        this.site = site;
+    }
+
+    private static int spent(String page) {
+        Matcher found = SPENT.matcher(page);
+        assertThat(found.find()).isTrue();
+        return Integer.parseInt(found.group(1));
+    }
+
+    private static String begin(Guest guest) {
+        String id = UUID.randomUUID().toString();
+        assertThat(guest.post("/drill", "/drill", Map.of("newId", id)).statusCode())
+                .isEqualTo(302);
+        return "/rounds/" + id;
+    }
+
+    /** Names one cause after the other until it holds; what was named, in its order. */
+    private static List<String> nameUntilItHolds(Guest guest, String round) {
+        List<String> named = new ArrayList<>();
+        Matcher next = CAUSE.matcher(guest.get(round).body());
+        while (next.find()) {
+            named.add(next.group(1));
+            guest.post(round, round + "/name", Map.of("cause", next.group(1)));
+            next = CAUSE.matcher(guest.get(round).body());
+        }
+        return named;
+    }
+
+    @Test
+    void aRoundIsLookedIntoNamedAndKeptWithWhatWasMixedUp() {
+        Guest guest = Guest.withAccount(site);
+        assertThat(guest.get("/drill").body()).contains("No round yet");
+        boolean mixed = false;
+        for (int i = 0; i < 4; i++) {
+            String round = begin(guest);
+            assertThat(spent(guest.get(round).body())).isZero();
+            guest.post(round, round + "/look", Map.of("check", "shake"));
+            guest.post(round, round + "/look", Map.of("check", "look-over"));
+            guest.post(round, round + "/look", Map.of("check", "shake"));
+            assertThat(spent(guest.get(round).body()))
+                    .as("1 and 2 min, each once")
+                    .isEqualTo(3);
+            List<String> named = nameUntilItHolds(guest, round);
+            mixed |= named.size() > 1;
+            String page = guest.get(round).body();
+            assertThat(page).contains("It was ", "of what the finder takes", "it holds");
+            assertThat(spent(page)).isGreaterThanOrEqualTo(3 + 26 * named.size());
+            guest.post(round, round + "/look", Map.of("check", "dip"));
+            assertThat(spent(guest.get(round).body())).as("over is over").isEqualTo(spent(page));
+        }
+        String history = guest.get("/drill").body();
+        assertThat(history).contains("4 rounds, in the mean");
+        assertThat(history.contains(", taken for ")).isEqualTo(mixed);
+    }
+
+    @Test
+    void aRoundThatLiesThereIsGoneOnWithOrThrownAway() {
+        Guest guest = Guest.withAccount(site);
+        String round = begin(guest);
+        assertThat(guest.get("/drill").body()).contains("Go on with the round", round);
+        assertThat(guest.post(round, round + "/look", Map.of("check", "crystal-ball"))
+                        .statusCode())
+                .isEqualTo(404);
+        assertThat(guest.post(round, round + "/name", Map.of("cause", "tube-pinch"))
+                        .statusCode())
+                .isEqualTo(404);
+        guest.post(round, round + "/drop", Map.of());
+        assertThat(guest.get(round).statusCode()).isEqualTo(404);
+        assertThat(guest.get("/drill").body()).contains("No round yet");
+    }
+}

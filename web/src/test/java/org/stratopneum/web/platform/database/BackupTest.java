@@ -1,0 +1,123 @@
+package org.stratopneum.web.platform.database;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Properties;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.ThrowAwayDatabase;
+import org.stratopneum.web.support.TypedBike;
+
+/** Everything in one file, and from that file on a fresh machine. */
+@ExtendWith(RunningApplication.class)
+class BackupTest {
+
+    private final RunningApplication.Started running;
+    private final Site site;
+
+    BackupTest(RunningApplication.Started running, Site site) {
+        this.running = running;
+        this.site = site;
+    }
+
+    @Test
+    void aFreshStartGoesOnFromABackupAndBack(@TempDir Path folder) throws IOException, SQLException {
+        Guest guest = Guest.withAccount(site);
+        Matcher name = Pattern.compile("Guest [0-9a-f-]{13}")
+                .matcher(guest.get("/account").body());
+        assertThat(name.find()).isTrue();
+        TypedBike.enter(guest);
+        String log = guest.get("/log").body();
+        Path file = folder.resolve("all.backup");
+        running.database().backUp(file);
+        assertThatThrownBy(() -> running.database().backUp(file)).hasMessageContaining("is there already");
+
+        ThrowAwayDatabase fresh = ThrowAwayDatabase.start();
+        try {
+            Path cut = folder.resolve("cut.backup");
+            Files.write(cut, Arrays.copyOf(Files.readAllBytes(file), (int) (Files.size(file) * 2 / 3)));
+            assertThatThrownBy(() -> fresh.restore(cut)).hasMessageContaining("nothing was changed");
+            Path other = Files.writeString(folder.resolve("other"), "not a backup");
+            assertThatThrownBy(() -> fresh.restore(other)).hasMessageContaining("is no backup");
+            assertThat(contents(fresh)).isEmpty();
+
+            fresh.restore(file);
+            assertThat(contents(fresh)).isEqualTo(contents(running.database())).hasSizeGreaterThan(20);
+            try (ConfigurableApplicationContext second = RunningApplication.Started.startOn(fresh)) {
+                Guest there = guest.at(RunningApplication.siteOf(second));
+                assertThat(lines(there.get("/log").body()))
+                        .as("who is signed in stays behind")
+                        .isNotEqualTo(lines(log));
+                there.post(
+                        "/sign-in", "/sign-in", Map.of("name", name.group(), "password", "lichen on the north wall"));
+                assertThat(lines(there.get("/log").body()))
+                        .isEqualTo(lines(log))
+                        .isNotEmpty();
+            }
+            fresh.restoreBack();
+            assertThat(contents(fresh)).isEmpty();
+        } finally {
+            fresh.stop();
+        }
+    }
+
+    private static List<String> lines(String page) {
+        return page.lines()
+                .filter(line -> line.contains("/log/"))
+                .filter(line -> line.contains("<a href"))
+                .toList();
+    }
+
+    /** Every table with the number and a digest of its rows, but for whoever is signed in. */
+    private static Map<String, String> contents(ThrowAwayDatabase database) throws IOException, SQLException {
+        Properties settings = new Properties();
+        try (InputStream in = Files.newInputStream(database.settings())) {
+            settings.load(in);
+        }
+        Map<String, String> contents = new TreeMap<>();
+        try (Connection connection = DriverManager.getConnection(
+                        settings.getProperty("spring.flyway.url"),
+                        "stratopneum_owner",
+                        settings.getProperty("spring.flyway.password"));
+                Statement statement = connection.createStatement()) {
+            List<String> tables = new ArrayList<>();
+            try (ResultSet rows = statement.executeQuery(
+                    "select table_name from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE'")) {
+                while (rows.next()) {
+                    tables.add(rows.getString(1));
+                }
+            }
+            for (String table : tables) {
+                try (ResultSet rows =
+                        statement.executeQuery("select count(*) || ' ' || coalesce(md5(string_agg(t::text, '|'"
+                                + " order by t::text)), '') from \"" + table + "\" t")) {
+                    rows.next();
+                    contents.put(table, rows.getString(1));
+                }
+            }
+        }
+        return contents;
+    }
+}
