@@ -20,9 +20,6 @@ public record LeakRate(PressureFall fall, LeakClass named, Instant readAgain, Pa
     /** As likely as this a class is named (ratio; our judgement). */
     private static final double SURE = 0.8;
 
-    /** What was read within less time tells of the gauge and not of the tire (our judgement). */
-    private static final Duration LEAST_SPAN = Duration.ofHours(1);
-
     private static final int LONGEST_DAYS = 60;
 
     /** Nobody asks farther ahead (days). */
@@ -33,7 +30,8 @@ public record LeakRate(PressureFall fall, LeakClass named, Instant readAgain, Pa
     /**
      * @param turns readings and inflations, oldest first
      * @param heightM where they were read (m)
-     * @return empty where fewer than two readings since the last inflation, an hour apart at least, tell of a pace
+     * @return empty where fewer than two readings since the last inflation, an hour apart at least, tell of a pace, and
+     *     where it went flat
      */
     public static Optional<LeakRate> of(List<Turn> turns, LeakBands bands, double heightM) {
         int last = 0;
@@ -42,18 +40,19 @@ public record LeakRate(PressureFall fall, LeakClass named, Instant readAgain, Pa
         }
         List<LeakReading> readings =
                 turns.subList(last, turns.size()).stream().map(Turn::reading).toList();
-        return PressureFall.of(readings, heightM).filter(LeakRate::longEnough).map(fall -> {
-            LeakClass named = named(fall.perDay(), fall.sigma(), bands);
-            return new LeakRate(
-                    fall,
-                    named,
-                    named == LeakClass.UNSURE ? readAgain(fall, bands) : null,
-                    PaceChange.in(readings, heightM).orElse(null));
-        });
-    }
-
-    private static boolean longEnough(PressureFall fall) {
-        return Duration.between(fall.start(), fall.end()).compareTo(LEAST_SPAN) >= 0;
+        if (WentFlat.in(readings).isPresent()) {
+            return Optional.empty();
+        }
+        return PressureFall.of(readings, heightM)
+                .filter(PressureFall::longEnough)
+                .map(fall -> {
+                    LeakClass named = named(fall.perDay(), fall.sigma(), bands);
+                    return new LeakRate(
+                            fall,
+                            named,
+                            named == LeakClass.UNSURE ? readAgain(fall, bands) : null,
+                            PaceChange.in(readings, heightM).orElse(null));
+                });
     }
 
     /** @param perDay k (1/day), {@code sigma} its standard deviation (1/day) */

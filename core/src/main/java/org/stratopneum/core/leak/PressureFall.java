@@ -35,6 +35,14 @@ public record PressureFall(
 
     private static final double MILLIS_PER_DAY = Duration.ofDays(1).toMillis();
 
+    /**
+     * Between these a fitted pressure is weighed as itself, beyond them as the nearer (kPa): a line through readings
+     * seconds apart leaves any sense years later, and its weights would with it.
+     */
+    private static final double LEAST_WEIGHED_KPA = 1;
+
+    private static final double MOST_WEIGHED_KPA = GaugePressure.READING_KPA.maximum();
+
     /** The weights need the fitted pressures: so many rounds settle them to more digits than anybody reads. */
     private static final int ROUNDS = 6;
 
@@ -81,7 +89,10 @@ public record PressureFall(
         for (int round = 0; round < ROUNDS; round++) {
             line = WeightedLine.through(points, fitted);
             for (int i = 0; i < fitted.length; i++) {
-                fitted[i] = Math.exp(line.at(points.get(i).day()));
+                fitted[i] = Math.max(
+                        LEAST_WEIGHED_KPA,
+                        Math.min(
+                                MOST_WEIGHED_KPA, Math.exp(line.at(points.get(i).day()))));
             }
         }
         int free = points.size() - 2;
@@ -94,6 +105,14 @@ public record PressureFall(
                 inflation / Math.sqrt(line.squares()),
                 points.size(),
                 new Scatter(line.weight(), line.meanDay(), line.squares(), inflation));
+    }
+
+    /** What was read within less time tells of the gauge and not of the tire (our judgement). */
+    private static final Duration LEAST_SPAN = Duration.ofHours(1);
+
+    /** Whether its readings lie far enough apart to tell of the tire. */
+    public boolean longEnough() {
+        return Duration.between(start, end).compareTo(LEAST_SPAN) >= 0;
     }
 
     /** Share of the gauge pressure lost in a day (ratio); below 0 where it rose. */
@@ -121,17 +140,44 @@ public record PressureFall(
      *
      * @param low lower end, {@code high} upper end
      */
-    public record Expected(GaugePressure likely, GaugePressure low, GaugePressure high) {}
+    public record Expected(GaugePressure likely, GaugePressure low, GaugePressure high) {
 
-    /** What the wheel has at a moment if it goes on like this, at 20 C. */
+        /** From the logarithms of pressures (kPa). */
+        static Expected ofLogs(double likely, double low, double high) {
+            return new Expected(fromLog(likely), fromLog(low), fromLog(high));
+        }
+
+        /** None of the three above {@code most}: nobody pumps meanwhile, and at one temperature a tire gains nothing. */
+        Expected atMost(Expected most) {
+            return new Expected(lower(likely, most.likely), lower(low, most.low), lower(high, most.high));
+        }
+
+        private static GaugePressure lower(GaugePressure one, GaugePressure other) {
+            return one.isAbove(other) ? other : one;
+        }
+    }
+
+    /** No gauge of a bicycle shows more than {@link GaugePressure#READING_KPA}; an end that lies beyond is given as that. */
+    private static final double MOST_LOG = Math.log(GaugePressure.READING_KPA.maximum());
+
+    private static GaugePressure fromLog(double log) {
+        return GaugePressure.kpa(Math.exp(Math.min(log, MOST_LOG)));
+    }
+
+    /**
+     * What the wheel has at a moment if it goes on like this, at 20 C; after the last reading never more than at it, since
+     * nobody pumps meanwhile.
+     */
     public Expected at(Instant moment) {
+        Expected there = onTheLine(moment);
+        return moment.isAfter(end) ? there.atMost(onTheLine(end)) : there;
+    }
+
+    private Expected onTheLine(Instant moment) {
         double day = days(start, moment);
         double log = logStartKpa - perDay * day;
         double off = day - scatter.meanDay;
         double doubt = Z80 * scatter.inflation * Math.sqrt(1 / scatter.weight + off * off / scatter.squares);
-        return new Expected(
-                GaugePressure.kpa(Math.exp(log)),
-                GaugePressure.kpa(Math.exp(log - doubt)),
-                GaugePressure.kpa(Math.exp(log + doubt)));
+        return Expected.ofLogs(log, log - doubt, log + doubt);
     }
 }

@@ -46,13 +46,17 @@ public record PressureOutlook(
         if (kpa <= 0) {
             return Optional.empty();
         }
+        double anchorSigma = WeightedLine.sigma(kpa, last.temperature() != null) / kpa;
         List<List<LeakReading>> spans = Turn.spans(turns);
+        if (WentFlat.in(spans.get(spans.size() - 1)).isPresent()) {
+            return Optional.of(new PressureOutlook(kpa, anchorSigma, last.at(), null, 0, null, null));
+        }
         double weight = 0;
         double sum = 0;
         Instant since = null;
         PressureFall own = null;
         for (int i = spans.size() - 1; i >= 0 && (weight == 0 || 1 / Math.sqrt(weight) > WELL_KNOWN); i--) {
-            Optional<PressureFall> fall = PressureFall.of(spans.get(i), heightM);
+            Optional<PressureFall> fall = PressureFall.of(spans.get(i), heightM).filter(PressureFall::longEnough);
             if (fall.isPresent()) {
                 double w = 1 / (fall.get().sigma() * fall.get().sigma());
                 weight += w;
@@ -61,7 +65,6 @@ public record PressureOutlook(
                 own = i == spans.size() - 1 ? fall.get() : own;
             }
         }
-        double anchorSigma = WeightedLine.sigma(kpa, last.temperature() != null) / kpa;
         PressureFall alone = own != null && since.equals(own.start()) ? own : null;
         return Optional.of(
                 weight == 0
@@ -93,13 +96,15 @@ public record PressureOutlook(
         if (fall != null) {
             return Optional.of(fall.at(moment));
         }
-        double days = Duration.between(at, moment).toMillis() / MILLIS_PER_DAY;
+        PressureFall.Expected now = carriedOn(0);
+        return Optional.of(carriedOn(Duration.between(at, moment).toMillis() / MILLIS_PER_DAY)
+                .atMost(now));
+    }
+
+    private PressureFall.Expected carriedOn(double days) {
         double log = Math.log(anchor) - perDay * days;
         double doubt = Z80 * Math.hypot(anchorSigma, days * sigma);
-        return Optional.of(new PressureFall.Expected(
-                GaugePressure.kpa(Math.exp(log)),
-                GaugePressure.kpa(Math.exp(log - doubt)),
-                GaugePressure.kpa(Math.exp(log + doubt))));
+        return PressureFall.Expected.ofLogs(log, log - doubt, log + doubt);
     }
 
     /** The last reading at 20 C. */
@@ -150,7 +155,7 @@ public record PressureOutlook(
     /**
      * What to set, so that so much is in it later, at one temperature; empty where nothing tells the rate.
      *
-     * @param wanted at the end
+     * @param wanted at the end, above 0
      * @param stands until then
      */
     public Optional<PressureFall.Expected> toSet(GaugePressure wanted, Duration stands) {
@@ -158,10 +163,8 @@ public record PressureOutlook(
             return Optional.empty();
         }
         double days = stands.toMillis() / MILLIS_PER_DAY;
+        double log = Math.log(wanted.kpa()) + perDay * days;
         double doubt = Z80 * days * sigma;
-        return Optional.of(new PressureFall.Expected(
-                GaugePressure.kpa(wanted.kpa() * Math.exp(perDay * days)),
-                GaugePressure.kpa(wanted.kpa() * Math.exp(perDay * days - doubt)),
-                GaugePressure.kpa(wanted.kpa() * Math.exp(perDay * days + doubt))));
+        return Optional.of(PressureFall.Expected.ofLogs(log, log - doubt, log + doubt));
     }
 }

@@ -107,7 +107,7 @@ class AheadTest {
     @CsvSource({"0.01, 10, false", "0.04, 6, false", "0.10, 4, true", "0.30, 3, true"})
     void aLeakIsDueSinceTheWheelWasPumped(double loss, double days, boolean due) {
         UUID wheel = UUID.randomUUID();
-        var item = LeakLooks.of(wheel, rate(loss, days), Optional.empty(), ZoneOffset.UTC);
+        var item = LeakLooks.of(wheel, rate(loss, days), Optional.empty(), Optional.empty(), ZoneOffset.UTC);
         assertThat(item.isPresent()).isEqualTo(due);
         item.ifPresent(found -> {
             assertThat(found.reason()).isEqualTo(DueReason.LEAK);
@@ -119,13 +119,13 @@ class AheadTest {
     void aPaceThatChangedIsDueSinceThenUnlessItIsSurelyNormal() {
         PaceChange change = new PaceChange(START.plus(Duration.ofDays(3)), 0.01, 0.05);
         UUID wheel = UUID.randomUUID();
-        assertThat(LeakLooks.of(wheel, rate(0.04, 6), Optional.of(change), ZoneOffset.UTC)
+        assertThat(LeakLooks.of(wheel, rate(0.04, 6), Optional.empty(), Optional.of(change), ZoneOffset.UTC)
                         .orElseThrow()
                         .due())
                 .isEqualTo(LocalDate.of(2026, 5, 4));
-        assertThat(LeakLooks.of(wheel, Optional.empty(), Optional.of(change), ZoneOffset.UTC))
+        assertThat(LeakLooks.of(wheel, Optional.empty(), Optional.empty(), Optional.of(change), ZoneOffset.UTC))
                 .isPresent();
-        assertThat(LeakLooks.of(wheel, rate(0.01, 12), Optional.of(change), ZoneOffset.UTC))
+        assertThat(LeakLooks.of(wheel, rate(0.01, 12), Optional.empty(), Optional.of(change), ZoneOffset.UTC))
                 .as("the pace of the last span is normal again")
                 .isEmpty();
     }

@@ -3,6 +3,7 @@ package org.stratopneum.web.support;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -11,10 +12,12 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -24,20 +27,30 @@ public final class Guest {
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
     private final Site site;
+    private final CookieManager cookies;
     private final HttpClient client;
+    private String name;
 
     public Guest(Site site) {
-        this(site, HttpClient.newBuilder().cookieHandler(new CookieManager()).build());
+        this(site, new CookieManager());
     }
 
-    private Guest(Site site, HttpClient client) {
+    private Guest(Site site, CookieManager cookies) {
         this.site = site;
-        this.client = client;
+        this.cookies = cookies;
+        this.client = HttpClient.newBuilder().cookieHandler(cookies).build();
+    }
+
+    /** What their browser keeps. */
+    public List<HttpCookie> cookies() {
+        return cookies.getCookieStore().getCookies();
     }
 
     /** The same browser at another server: the cookies go with it. */
     public Guest at(Site other) {
-        return new Guest(other, client);
+        Guest there = new Guest(other, cookies);
+        there.name = name;
+        return there;
     }
 
     /** A guest with an account of their own and nothing in it; the demo garage is shut for them. */
@@ -51,12 +64,19 @@ public final class Guest {
         Map<String, String> fields = new HashMap<>(more);
         fields.put("name", "Guest " + UUID.randomUUID().toString().substring(0, 13));
         fields.put("password", "lichen on the north wall");
-        fields.put("zone", "Europe/Vienna");
+        fields.putIfAbsent("zone", "Europe/Vienna");
+        guest.name = fields.get("name");
         HttpResponse<String> answer = guest.post("/sign-up", "/sign-up", fields);
         if (answer.statusCode() != 302) {
             throw new IllegalStateException("no account: " + answer.body());
         }
         return guest;
+    }
+
+    /** The rider whose account this guest has made. */
+    public UUID riderId(JdbcTemplate jdbc) {
+        return jdbc.queryForObject(
+                "select rider_id from account_for_sign_in(?)", UUID.class, name.toLowerCase(Locale.ROOT));
     }
 
     public HttpResponse<String> get(String path) {

@@ -14,21 +14,27 @@ import org.stratopneum.web.rider.RiderPrincipal;
 /** A rider of a test's own, so that no test disturbs another. */
 public final class TestRider {
 
-    private final RiderPrincipal principal = new RiderPrincipal(UUID.randomUUID(), false);
+    private final RiderPrincipal principal;
     private final TransactionTemplate transaction;
 
-    private TestRider(PlatformTransactionManager transactions) {
+    private TestRider(UUID id, PlatformTransactionManager transactions) {
+        principal = new RiderPrincipal(id, false);
         transaction = new TransactionTemplate(transactions);
     }
 
     /** Makes a rider in the database. */
     public static TestRider make(PlatformTransactionManager transactions, RiderMapper riders) {
-        TestRider rider = new TestRider(transactions);
+        TestRider rider = new TestRider(UUID.randomUUID(), transactions);
         rider.does(() -> riders.insert(
                 Rider.fresh(rider.id(), "Test rider", "Europe/Vienna", PressureUnit.BAR)
                         .asDemo(70.0, null),
                 Instant.parse("2026-01-01T00:00:00Z")));
         return rider;
+    }
+
+    /** A rider who is there already. */
+    public static TestRider of(UUID id, PlatformTransactionManager transactions) {
+        return new TestRider(id, transactions);
     }
 
     public UUID id() {

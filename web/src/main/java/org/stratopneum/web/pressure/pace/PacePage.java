@@ -10,6 +10,7 @@ import org.stratopneum.web.platform.wording.FormView;
  *
  * @param rate how fast since it was last pumped, or null while nothing tells that
  * @param change what changed on the way, or null
+ * @param flat that it went flat, in words, or null
  * @param rise what nobody can explain, or null
  * @param ahead what comes of it, in words
  * @param evening what to set now for later, in words, or null
@@ -25,6 +26,7 @@ record PacePage(
         boolean tire,
         Rate rate,
         Change change,
+        String flat,
         Rise rise,
         List<String> ahead,
         FormView form,

@@ -12,6 +12,8 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.leak.LeakClass;
+import org.stratopneum.core.leak.LeakRate;
 import org.stratopneum.core.leak.LeakReading;
 import org.stratopneum.core.leak.PaceChange;
 import org.stratopneum.core.leak.PressureFall;
@@ -20,6 +22,8 @@ import org.stratopneum.core.leak.Turn;
 import org.stratopneum.core.leak.UnexplainedRise;
 import org.stratopneum.core.pressure.PressureLimits;
 import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.pressure.Setup;
+import org.stratopneum.core.pressure.UsualCeiling;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.fleet.bikes.BikeState;
@@ -106,7 +110,7 @@ class PaceService {
         GaugePressure told = advice.map(WheelAdvice::pressure).orElse(null);
         PressureWindow window = advice.map(WheelAdvice::window).orElse(null);
         EveningForm evening = EveningForm.of(typed, told, rider, now);
-        GaugePressure ceiling = wheel.setup().flatMap(PressureLimits::ceilingOf).orElse(null);
+        GaugePressure ceiling = ceiling(wheel);
         Optional<HoleForm> hole = wheel.tireOnRim()
                 .map(onRim ->
                         HoleForm.of(typed, onRim.section().airVolumeL(), Paces.heightM(bike), rider.pressureUnit()));
@@ -121,13 +125,16 @@ class PaceService {
                 pace.flatMap(WheelPace::change)
                         .map(change -> change(change, bike, id, rider))
                         .orElse(null),
+                pace.flatMap(WheelPace::flat)
+                        .map(flat -> words.flat(flat, rider))
+                        .orElse(null),
                 pace.flatMap(found -> rise(found, rows, rider)).orElse(null),
                 outlook.map(found -> words.ahead(found, window, rider, now)).orElse(List.of()),
                 new FormView(
                         evening.typed(),
                         problemWording.messages(evening.problems().list())),
-                outlook.flatMap(found ->
-                                evening.asked().flatMap(asked -> words.evening(found, asked, ceiling, rider, now)))
+                outlook.flatMap(found -> evening.asked()
+                                .flatMap(asked -> words.evening(found, asked, ceiling, isFast(pace.get()), rider, now)))
                         .orElse(null),
                 hole.map(form -> new FormView(
                                 form.reader().typed(),
@@ -138,6 +145,22 @@ class PaceService {
                 rider.pressureUnit().symbol(),
                 pace.map(found -> spans(found, rider)).orElse(List.of()),
                 pace.map(words::bands).orElse(List.of()));
+    }
+
+    /** The most that tire and rim may get: what is printed, else what a tire of this width usually carries. */
+    private static GaugePressure ceiling(WheelState wheel) {
+        Optional<GaugePressure> printed = wheel.setup().flatMap(PressureLimits::ceilingOf);
+        boolean tireSays = wheel.setup().map(Setup::tireMaxKpa).isPresent();
+        Optional<GaugePressure> usual = wheel.tireOnRim()
+                .filter(onRim -> !tireSays)
+                .map(onRim -> UsualCeiling.of(onRim.section().inflatedWidth()));
+        return Stream.concat(printed.stream(), usual.stream())
+                .min(Comparator.naturalOrder())
+                .orElse(null);
+    }
+
+    private static boolean isFast(WheelPace pace) {
+        return pace.rate().map(LeakRate::named).filter(LeakClass.FAST::equals).isPresent();
     }
 
     private PacePage.Change change(PaceChange change, BikeState bike, UUID wheelId, Rider rider) {
@@ -159,15 +182,11 @@ class PaceService {
     }
 
     private Optional<PacePage.Rise> rise(WheelPace pace, List<LogRow> rows, Rider rider) {
-        List<List<LeakReading>> spans = Turn.spans(pace.turns());
-        return spans.isEmpty()
-                ? Optional.empty()
-                : UnexplainedRise.in(spans.get(spans.size() - 1), pace.heightM())
-                        .flatMap(rise -> rows.stream()
-                                .filter(row ->
-                                        row.happenedAt().equals(rise.after().at()))
-                                .findFirst()
-                                .map(row -> words.rise(row.id(), rise, pace.heightM(), rider)));
+        return UnexplainedRise.in(pace.lastSpan(), pace.heightM())
+                .flatMap(rise -> rows.stream()
+                        .filter(row -> row.happenedAt().equals(rise.after().at()))
+                        .findFirst()
+                        .map(row -> words.rise(row.id(), rise, pace.heightM(), rider)));
     }
 
     private List<PacePage.Span> spans(WheelPace pace, Rider rider) {

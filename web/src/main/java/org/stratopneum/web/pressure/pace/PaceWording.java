@@ -19,6 +19,7 @@ import org.stratopneum.core.leak.PaceChange;
 import org.stratopneum.core.leak.PressureFall;
 import org.stratopneum.core.leak.PressureOutlook;
 import org.stratopneum.core.leak.UnexplainedRise;
+import org.stratopneum.core.leak.WentFlat;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
@@ -138,6 +139,20 @@ public class PaceWording {
                 near);
     }
 
+    /** "Went from 1.90 to 0.14 bar within 10 minutes. ..." */
+    String flat(WentFlat flat, Rider rider) {
+        PressureUnit unit = rider.pressureUnit();
+        long minutes = Math.max(1, flat.within().toMinutes());
+        return wording.text(
+                minutes <= MINUTES_MOST ? "pace.flat.minutes" : "pace.flat.hours",
+                PressureText.number(flat.before().pressure(), unit),
+                PressureText.text(flat.after().pressure(), unit),
+                minutes <= MINUTES_MOST ? minutes : Math.round(minutes / 60.0));
+    }
+
+    /** Longer than this is said in hours. */
+    private static final long MINUTES_MOST = 90;
+
     PacePage.Rise rise(UUID entry, UnexplainedRise rise, double heightM, Rider rider) {
         PressureUnit unit = rider.pressureUnit();
         return new PacePage.Rise(
@@ -191,31 +206,41 @@ public class PaceWording {
                 PressureText.number(expected.high(), unit));
     }
 
-    /** @param ceiling the most that tire and rim may get, or null where nothing says */
+    /** More than so many times what is wanted is not pumped in against a leak (ratio; our judgement). */
+    private static final double MUCH = 1.5;
+
+    /**
+     * @param ceiling the most that tire and rim may get, or null where nothing says
+     * @param fast whether it loses so much that it is not ridden before the leak is found
+     */
     Optional<PacePage.Evening> evening(
-            PressureOutlook outlook, EveningForm.Asked asked, GaugePressure ceiling, Rider rider, Instant now) {
+            PressureOutlook outlook,
+            EveningForm.Asked asked,
+            GaugePressure ceiling,
+            boolean fast,
+            Rider rider,
+            Instant now) {
         PressureUnit unit = rider.pressureUnit();
         return outlook.toSet(asked.wanted(), Duration.between(now, asked.at())).map(set -> {
             boolean above = ceiling != null && set.likely().isAbove(ceiling);
-            boolean mayBe = ceiling != null && !above && set.high().isAbove(ceiling);
-            boolean much = asked.wanted().kpa() > 0
-                    && set.likely().kpa() > 2 * asked.wanted().kpa();
+            boolean much = fast || set.likely().kpa() > MUCH * asked.wanted().kpa();
+            if (above || much) {
+                String against = above
+                        ? wording.text("pace.evening.above", PressureText.text(ceiling, unit))
+                        : wording.text("pace.evening.much");
+                return new PacePage.Evening(null, null, "blocks", against);
+            }
+            boolean mayBe = ceiling != null && set.high().isAbove(ceiling);
             return new PacePage.Evening(
-                    above || much ? null : PressureText.both(set.likely(), unit),
+                    PressureText.both(set.likely(), unit),
                     wording.text(
                             "pace.evening.span",
                             PressureText.text(asked.wanted(), unit),
                             DateText.moment(asked.at(), rider.zoneId()),
                             PressureText.number(set.low(), unit),
-                            PressureText.text(set.high(), unit)),
-                    above || much ? "blocks" : mayBe ? "above" : null,
-                    above
-                            ? wording.text("pace.evening.above", PressureText.text(ceiling, unit))
-                            : much
-                                    ? wording.text("pace.evening.much")
-                                    : mayBe
-                                            ? wording.text("pace.evening.near", PressureText.text(ceiling, unit))
-                                            : null);
+                            PressureText.text(mayBe ? ceiling : set.high(), unit)),
+                    mayBe ? "above" : null,
+                    mayBe ? wording.text("pace.evening.near", PressureText.text(ceiling, unit)) : null);
         });
     }
 

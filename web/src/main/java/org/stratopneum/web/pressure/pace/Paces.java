@@ -93,6 +93,7 @@ public class Paces {
 
     private Optional<DueItem> leak(BikeState bike, WheelState wheel, List<LogRow> rows, Rider rider, Instant now) {
         return of(bike, wheel, rows, now)
-                .flatMap(pace -> LeakLooks.of(wheel.wheelId(), pace.rate(), pace.change(), rider.zoneId()));
+                .flatMap(
+                        pace -> LeakLooks.of(wheel.wheelId(), pace.rate(), pace.flat(), pace.change(), rider.zoneId()));
     }
 }

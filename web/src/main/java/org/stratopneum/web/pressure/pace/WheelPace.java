@@ -7,8 +7,10 @@ import java.util.Optional;
 import org.stratopneum.core.agenda.PressureLooks;
 import org.stratopneum.core.leak.LeakBands;
 import org.stratopneum.core.leak.LeakRate;
+import org.stratopneum.core.leak.LeakReading;
 import org.stratopneum.core.leak.PaceChange;
 import org.stratopneum.core.leak.Turn;
+import org.stratopneum.core.leak.WentFlat;
 import org.stratopneum.web.fleet.bikes.WheelState;
 
 /**
@@ -18,10 +20,16 @@ import org.stratopneum.web.fleet.bikes.WheelState;
  * @param bands what a loss is called on this wheel now
  * @param heightM where it is read (m)
  * @param rate since the last inflation; empty while nothing tells one
+ * @param flat how it went flat since the last inflation, where it did: then there is no rate
  * @param change of pace in the last weeks, also over inflations, and where the tire came off between
  */
 public record WheelPace(
-        List<Turn> turns, LeakBands bands, double heightM, Optional<LeakRate> rate, Optional<PaceChange> change) {
+        List<Turn> turns,
+        LeakBands bands,
+        double heightM,
+        Optional<LeakRate> rate,
+        Optional<WentFlat> flat,
+        Optional<PaceChange> change) {
 
     /**
      * @param wheel with a tire on it
@@ -33,7 +41,17 @@ public record WheelPace(
         Optional<LeakRate> rate = LeakRate.of(turns, bands, heightM);
         Optional<PaceChange> change =
                 rate.map(LeakRate::change).or(() -> PaceChange.between(Turn.spans(before), heightM));
-        return new WheelPace(turns, bands, heightM, rate, change);
+        return new WheelPace(turns, bands, heightM, rate, WentFlat.in(lastSpan(turns)), change);
+    }
+
+    /** What was read since the last inflation. */
+    List<LeakReading> lastSpan() {
+        return lastSpan(turns);
+    }
+
+    private static List<LeakReading> lastSpan(List<Turn> turns) {
+        List<List<LeakReading>> spans = Turn.spans(turns);
+        return spans.isEmpty() ? List.of() : spans.get(spans.size() - 1);
     }
 
     /** Whether a tubeless tire is in its first fortnight on the wheel. */

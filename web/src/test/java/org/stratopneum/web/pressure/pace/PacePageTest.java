@@ -6,11 +6,14 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
@@ -46,6 +49,69 @@ class PacePageTest {
         fields.put("rearEntry", UUID.randomUUID().toString());
         assertThat(rider.post("/", "/bikes/" + bike + "/readings", fields).statusCode())
                 .isEqualTo(302);
+    }
+
+    private void read(String state, long minutesAgo, String pressure, String unit, String celsius) {
+        Map<String, String> fields = new HashMap<>(Map.of("rear", pressure, "unit", unit, "state", state));
+        fields.put("at", NOW.minusMinutes(minutesAgo).toString());
+        fields.put("temperature", celsius);
+        fields.put("rearEntry", UUID.randomUUID().toString());
+        assertThat(rider.post("/", "/bikes/" + bike + "/readings", fields).statusCode())
+                .isEqualTo(302);
+    }
+
+    /** An ordinary evening: read, and read again; the whole house answers. */
+    @ParameterizedTest
+    @CsvSource({"2.07, BAR, 90, 2.04, 12", "18.0, PSI, 170, 17.5, ''"})
+    void twoReadingsSoonAfterEachOtherMakeNoPageFail(
+            String first, String unit, long minutes, String then, String celsius) {
+        read("FOUND", minutes, first, unit, celsius);
+        read("FOUND", 0, then, unit, celsius);
+        for (String path : List.of("/", "/agenda", wheel + "/pace")) {
+            assertThat(rider.get(path).statusCode()).as(path).isEqualTo(200);
+        }
+        assertThat(page("")).contains("cannot be told yet");
+    }
+
+    @Test
+    void flatInTenMinutesIsSaidAndNothingIsPumpedAgainstIt() {
+        read("SET", 10, "1.90", "BAR", "");
+        read("FOUND", 0, "0.14", "BAR", "");
+        assertThat(page(""))
+                .contains("It went flat within minutes. Find the leak.", "1.90 to 0.14 bar in 10 minutes")
+                .doesNotContain("id=\"set-now\"");
+        assertThat(rider.get("/agenda").body()).contains("it leaks");
+    }
+
+    /** 57 mm without a printed limit: 46 psi is usual (2600 psi mm over the width; common practice, no source). */
+    @Test
+    void nothingAboveTheCeilingIsEverToldToBeSet() {
+        bike = TypedBike.enter(
+                rider,
+                "rear-tireMax",
+                "",
+                "name",
+                "Unprinted",
+                "since",
+                NOW.minusDays(60).toLocalDate().toString());
+        wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(2);
+        read("SET", 4 * 24 * 60, "28", "PSI", "20");
+        read("FOUND", 0, "26.5", "PSI", "20");
+        assertThat(page("?wanted=28&rideAt=" + NOW.plusDays(1))).contains("id=\"set-now\"");
+        for (String wanted : List.of("44", "60", "100", "170")) {
+            String page = page("?wanted=" + wanted + "&rideAt=" + NOW.plusDays(30));
+            assertThat(page).as(wanted).doesNotContain("id=\"set-now\"").contains("tire and rim may get");
+        }
+    }
+
+    @Test
+    void whatIsNotRiddenIsNotPumpedUpForARide() {
+        read("SET", 2 * 24 * 60, "28", "PSI", "20");
+        read("FOUND", 0, "12", "PSI", "20");
+        assertThat(page("?wanted=20&rideAt=" + NOW.plusDays(1)))
+                .contains("Do not ride it. Find it first.")
+                .contains("Find the leak first.")
+                .doesNotContain("id=\"set-now\"");
     }
 
     private String page(String query) {
