@@ -47,11 +47,24 @@ for (const form of document.querySelectorAll("form[data-live]")) {
 
   const soon = (event) => {
     touched.add(event.target);
+    keepDraft(form);
     clearTimeout(timer);
     timer = setTimeout(refresh, PAUSE_MS);
   };
   form.addEventListener("input", soon);
   form.addEventListener("change", soon);
+}
+
+// What is typed into a form that is not kept yet stands in its address, so that going back to it finds all of it.
+function keepDraft(form) {
+  if (form.dataset.draft === undefined) {
+    return;
+  }
+  const fields = new FormData(form);
+  fields.delete("_csrf");
+  fields.delete("id");
+  fields.set("draft", "1");
+  history.replaceState(null, "", `${form.dataset.draft}?${new URLSearchParams(fields)}`);
 }
 
 // The faults come as a hidden list; each is shown beside its field, once somebody has been there: a field that is still

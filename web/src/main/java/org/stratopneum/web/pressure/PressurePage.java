@@ -1,8 +1,10 @@
 package org.stratopneum.web.pressure;
 
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.CasingQuestion;
 import org.stratopneum.web.log.LogOutcome;
 import org.stratopneum.web.pressure.ride.RideForm;
 
@@ -13,6 +15,7 @@ import org.stratopneum.web.pressure.ride.RideForm;
  * @param advice what to set, or null while it cannot be told
  * @param temperatureUnit symbol of the unit that the temperature of a reading is typed in
  * @param settable whether "set as told" is offered
+ * @param casings what is asked once of its tires
  * @param outcome what was just done, or null
  * @param notice a sentence at the top, or null
  */
@@ -24,6 +27,7 @@ record PressurePage(
         AdviceView advice,
         String temperatureUnit,
         boolean settable,
+        List<CasingQuestion> casings,
         Ids ids,
         LogOutcome outcome,
         String notice) {

@@ -99,6 +99,7 @@ class PressureService {
                 advice,
                 ask.rider().temperatureUnit().symbol(),
                 ask.told().isPresent(),
+                garage.casingQuestions(ask.bike()),
                 PressurePage.Ids.fresh(),
                 outcome,
                 notice);

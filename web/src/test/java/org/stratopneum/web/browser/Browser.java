@@ -2,12 +2,17 @@ package org.stratopneum.web.browser;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.HttpCookie;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedDeque;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.logging.Level;
 import org.openqa.selenium.By;
@@ -26,51 +31,77 @@ import org.openqa.selenium.logging.LoggingPreferences;
 import org.openqa.selenium.support.ui.WebDriverWait;
 import org.springframework.util.FileSystemUtils;
 
-/** Debian's Chromium without a window, shut off from everything but this machine. */
+/**
+ * Debian's Chromium without a window, shut off from everything but this machine. Starting one takes seconds, so those that
+ * were closed wait for the next test, with nothing left in them of the one before.
+ */
 final class Browser implements AutoCloseable {
 
     private static final Duration PATIENCE = Duration.ofSeconds(60);
 
     private static final Duration SOON = Duration.ofSeconds(15);
 
+    /** How often a condition is looked at again. */
+    private static final Duration GLANCE = Duration.ofMillis(20);
+
+    private static final Map<String, Deque<Browser>> WAITING = new ConcurrentHashMap<>();
+
+    private final String sort;
     private final ChromeDriver driver;
     private final Path profile;
 
-    private Browser(ChromeOptions options, Path profile) {
+    private Browser(String sort, ChromeOptions options, Path profile) {
+        this.sort = sort;
         this.profile = profile;
         ChromeDriverService service = new ChromeDriverService.Builder()
                 .usingDriverExecutable(Path.of("/usr/bin/chromedriver").toFile())
                 .build();
         driver = new ChromeDriver(service, options);
+        Runtime.getRuntime().addShutdownHook(new Thread(this::quit));
     }
 
     /** A window of 1280 by 800. */
     static Browser desktop() {
-        Path profile = freshProfile();
-        Browser browser = new Browser(options(profile), profile);
-        browser.driver.executeCdpCommand(
-                "Emulation.setDeviceMetricsOverride",
-                Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1, "mobile", false));
-        return browser;
+        return one("desktop", options -> {}).sized(1280, 800, false);
     }
 
     /** A phone of the given width, 844 high. */
     static Browser phone(int width) {
-        Path profile = freshProfile();
-        ChromeOptions options = options(profile);
-        options.setExperimentalOption(
-                "mobileEmulation",
-                Map.of("deviceMetrics", Map.of("width", width, "height", 844, "pixelRatio", 1.0, "touch", true)));
-        return new Browser(options, profile);
+        return one(
+                "phone " + width,
+                options -> options.setExperimentalOption(
+                        "mobileEmulation",
+                        Map.of(
+                                "deviceMetrics",
+                                Map.of("width", width, "height", 844, "pixelRatio", 1.0, "touch", true))));
     }
 
     /** A desktop in which no script runs. */
     static Browser withoutScripts() {
+        return one(
+                "plain",
+                options -> options.setExperimentalOption(
+                        "prefs", new HashMap<>(Map.of("profile.managed_default_content_settings.javascript", 2))));
+    }
+
+    private static Browser one(String sort, Consumer<ChromeOptions> more) {
+        Browser waiting = WAITING.computeIfAbsent(sort, name -> new ConcurrentLinkedDeque<>())
+                .poll();
+        if (waiting != null) {
+            return waiting;
+        }
         Path profile = freshProfile();
         ChromeOptions options = options(profile);
-        options.setExperimentalOption(
-                "prefs", new HashMap<>(Map.of("profile.managed_default_content_settings.javascript", 2)));
-        return new Browser(options, profile);
+        more.accept(options);
+        return new Browser(sort, options, profile);
+    }
+
+    /** The window as wide and high as said; {@code phone} lays pages out as a phone does. */
+    Browser sized(int width, int height, boolean phone) {
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", phone));
+        return this;
     }
 
     private static ChromeOptions options(Path profile) {
@@ -103,6 +134,20 @@ final class Browser implements AutoCloseable {
             return Files.createTempDirectory("browser");
         } catch (IOException exception) {
             throw new UncheckedIOException(exception);
+        }
+    }
+
+    /** The cookies of somebody who came by plain HTTP. */
+    void takes(List<HttpCookie> cookies) {
+        for (HttpCookie cookie : cookies) {
+            driver.executeCdpCommand(
+                    "Network.setCookie",
+                    Map.of(
+                            "name", cookie.getName(),
+                            "value", cookie.getValue(),
+                            "domain", "127.0.0.1",
+                            "path", "/",
+                            "httpOnly", cookie.isHttpOnly()));
         }
     }
 
@@ -157,7 +202,7 @@ final class Browser implements AutoCloseable {
 
     /** What is drawn anew while it is looked at is looked at again. */
     <T> T waitFor(Function<WebDriver, T> condition) {
-        return new WebDriverWait(driver, PATIENCE)
+        return new WebDriverWait(driver, PATIENCE, GLANCE)
                 .ignoring(StaleElementReferenceException.class)
                 .until(condition::apply);
     }
@@ -179,7 +224,7 @@ final class Browser implements AutoCloseable {
         WebElement page = find("html");
         how.run();
         try {
-            new WebDriverWait(driver, SOON).until(there -> isStale(page));
+            new WebDriverWait(driver, SOON, GLANCE).until(there -> isStale(page));
         } catch (TimeoutException exception) {
             if (!isStale(page)) {
                 how.run();
@@ -224,8 +269,18 @@ final class Browser implements AutoCloseable {
                 .toList();
     }
 
+    /** Leaves nothing behind: no page, no cookie, nothing that a page keeps, no look, no complaint. */
     @Override
     public void close() {
+        driver.get("about:blank");
+        driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
+        driver.executeCdpCommand("Storage.clearDataForOrigin", Map.of("origin", "*", "storageTypes", "all"));
+        driver.executeCdpCommand("Emulation.setEmulatedMedia", Map.of("features", List.of()));
+        complaints();
+        WAITING.get(sort).add(this);
+    }
+
+    private void quit() {
         driver.quit();
         try {
             FileSystemUtils.deleteRecursively(profile);

@@ -38,7 +38,8 @@ class NewRiderTest {
 
     @Test
     void fromAnEmptyAccountToTheFirstAdvice() {
-        rider.signsUp();
+        browser.open(site.address() + "/sign-up");
+        rider.fillsInTheSignUp();
         browser.press("#new-bike");
         browser.type("#name", "Plover");
         rider.typesTheBike();
@@ -166,6 +167,32 @@ class NewRiderTest {
             plain.waitFor(there -> there.getCurrentUrl().contains("/pressure"));
             assertThat(plain.text("h1")).isEqualTo("Pressure of Plover");
         }
+    }
+
+    @Test
+    void aFrontWheelThatDiffersBeginsAsACopyAndGoingBackFindsAllOfIt() {
+        rider.signsUp();
+        browser.open(site.address() + "/bikes/new");
+        assertThat(rider.value("#rear-casing")).as("nobody chose a light one").isEqualTo("STANDARD");
+        browser.type("#name", "Plover");
+        rider.typesTheBike();
+        browser.find("#same").click();
+        assertThat(rider.value("#front-size")).isEqualTo("29x2.25");
+        assertThat(rider.value("#front-rimWidth")).isEqualTo("30");
+        assertThat(browser.find("#front-tubeless").isSelected()).isTrue();
+        browser.type("#front-size", "29x2.4");
+        browser.find("nav a[href='/log']").click();
+        browser.waitFor(there -> there.getCurrentUrl().endsWith("/log"));
+        browser.driver().navigate().back();
+        browser.waitFor(there -> there.getCurrentUrl().contains("/bikes/new"));
+        assertThat(rider.value("#name")).isEqualTo("Plover");
+        assertThat(rider.value("#rear-size")).isEqualTo("29x2.25");
+        assertThat(rider.value("#front-size")).isEqualTo("29x2.4");
+        assertThat(rider.value("#front-rimWidth")).isEqualTo("30");
+        assertThat(browser.find("#same").isSelected()).isFalse();
+        assertThat(browser.all("[data-fault-of]"))
+                .as("what is still to come is not called missing")
+                .allMatch(fault -> fault.getText().isEmpty());
     }
 
     /** Whether it could be clicked; what the page is just putting in place cannot. */

@@ -1,17 +1,23 @@
 package org.stratopneum.web.browser;
 
+import java.util.Map;
 import java.util.UUID;
 import org.openqa.selenium.support.ui.Select;
+import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
 
 /** A rider who has just come, at a browser. */
 record Newcomer(Browser browser, Site site) {
 
     private static final String PASSWORD = "pumice under the lichen";
 
-    void signsUp() {
-        browser.open(site.address() + "/sign-up");
-        fillsInTheSignUp();
+    /** An account made beside the browser, which is signed in to it then. */
+    Guest signsUp() {
+        Guest guest = Guest.withAccount(site, Map.of("zone", "UTC"));
+        browser.takes(guest.cookies());
+        browser.open(site.address() + "/");
+        return guest;
     }
 
     /** On the page that is open, with whatever it carries along. */
@@ -36,13 +42,10 @@ record Newcomer(Browser browser, Site site) {
         browser.type("#bike", "13");
     }
 
-    /** An account, and a bike called Plover in it. */
+    /** An account, and a bike called Plover in it, whose pressure is open. */
     void entersABike() {
-        signsUp();
-        browser.press("#new-bike");
-        browser.type("#name", "Plover");
-        typesTheBike();
-        browser.press("#keep");
+        Guest guest = signsUp();
+        browser.open(site.address() + "/bikes/" + TypedBike.enter(guest) + "/pressure");
     }
 
     String value(String css) {

@@ -235,6 +235,8 @@ class OwnershipWalkTest {
         fields.put("depths", "9 9");
         fields.put("middle", "3");
         fields.put("volume", "30");
+        fields.put("casing", "STANDARD");
+        fields.put("back", "/");
         fields.put("name", "Named");
         fields.put("care", "CORE_SERVICE");
         fields.put("until", LocalDate.now().plusDays(400).toString());

@@ -7,10 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.dialling.PersonalFactor;
 import org.stratopneum.core.fit.ValveHole;
+import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.fleet.places.Place;
@@ -53,6 +55,26 @@ public class Garage {
     @Transactional(readOnly = true)
     public BikeState bikeOn(UUID bikeId, UUID wheelsetId) {
         return first(mapper.standing(bikeId, wheelsetId, logbook.now()));
+    }
+
+    /** What is asked once of the tires that are on a bike. */
+    @Transactional(readOnly = true)
+    public List<CasingQuestion> casingQuestions(BikeState bike) {
+        List<UUID> light = Stream.of(WheelPosition.values())
+                .map(bike::wheel)
+                .flatMap(Optional::stream)
+                .map(WheelState::tire)
+                .flatMap(Optional::stream)
+                .filter(tire -> tire.casing() == Casing.LIGHT)
+                .map(WheelState.Tire::id)
+                .toList();
+        return light.isEmpty() ? List.of() : mapper.casingQuestions(light.get(0), light.get(light.size() - 1));
+    }
+
+    /** The same of one tire. */
+    @Transactional(readOnly = true)
+    public List<CasingQuestion> casingQuestions(UUID tire) {
+        return mapper.casingQuestions(tire, null);
     }
 
     /** @throws NotThereException when this rider has no such wheel */

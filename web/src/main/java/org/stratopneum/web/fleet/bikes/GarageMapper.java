@@ -40,6 +40,11 @@ interface GarageMapper {
             """)
     int keepDialled(UUID bikeId, WheelPosition position, int model, LearnedPressure dialled);
 
+    /** Those of two tires that are light because nobody chose; either may be null. */
+    @Select(
+            "select id as tire, name from tire where id in (#{one}::uuid, #{other}::uuid) and casing_unchosen order by name")
+    List<CasingQuestion> casingQuestions(UUID one, UUID other);
+
     @Select("select distinct bike_id from dialled")
     List<UUID> bikesDialled();
 

@@ -21,6 +21,9 @@ class BikeController {
     private static final String NEW_WHEELSET = "parts/garage/new-wheelset";
     private static final String EDIT = "parts/garage/edit-bike";
 
+    /** In the address of a form that was left before it was kept. */
+    private static final String DRAFT = "draft";
+
     private final BikeService service;
     private final BikeDrafts drafts;
     private final Workshop workshop;
@@ -34,8 +37,9 @@ class BikeController {
     @GetMapping("/bikes/new")
     String newBike(@RequestParam Map<String, String> parameters, Model model) {
         BikeDrafts.Draft draft = service.draft(parameters);
-        // nothing was typed yet, so nothing is wrong yet
-        model.addAttribute("page", drafts.page(draft, parameters.containsKey("asked")));
+        // while it is being typed, what is still to come is not called missing
+        boolean begun = parameters.containsKey("asked") && !parameters.containsKey(DRAFT);
+        model.addAttribute("page", drafts.page(draft, begun));
         model.addAttribute("id", UUID.randomUUID());
         return NEW_BIKE;
     }

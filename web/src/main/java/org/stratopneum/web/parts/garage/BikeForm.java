@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.pressure.LoadShare;
@@ -68,6 +69,7 @@ public final class BikeForm {
             typed.putIfAbsent(REAR + "setup", "TUBELESS");
             typed.putIfAbsent(FRONT + "setup", "TUBELESS");
         }
+        copyRearToEmptyFront(typed);
         typed.put("pressureUnit", units.pressure().name());
         typed.put("lengthUnit", units.length().name());
         // the drop that is usual for such a bike, until the rider chooses another
@@ -77,6 +79,23 @@ public final class BikeForm {
         }
         RideForm ride = RideForm.blank(riderKg, units.mass(), typed);
         return new BikeForm(typed, ride, units.withMass(ride.massUnit()), NOT_KEPT, WheelLoads.NEVER);
+    }
+
+    /** A front wheel that is not the same begins as a copy of the rear one, so that only the difference is typed. */
+    private static void copyRearToEmptyFront(Map<String, String> typed) {
+        boolean same = !typed.getOrDefault(SAME, "").isEmpty();
+        boolean begun = Stream.of("size", "rimWidth")
+                .anyMatch(field -> !typed.getOrDefault(FRONT + field, "").isBlank());
+        if (same || begun) {
+            return;
+        }
+        Map<String, String> front = new TreeMap<>();
+        typed.forEach((field, text) -> {
+            if (field.startsWith(REAR)) {
+                front.put(FRONT + field.substring(REAR.length()), text);
+            }
+        });
+        typed.putAll(front);
     }
 
     /** A bike that is kept, filled from it and overlaid with what was typed. */

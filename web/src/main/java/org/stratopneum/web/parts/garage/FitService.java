@@ -69,6 +69,7 @@ class FitService {
                 rider.units(),
                 SizeText.read(typed.get("size")),
                 shelf,
+                false,
                 List.of(),
                 wheel.id(),
                 0);

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
+import org.stratopneum.core.pressure.Casing;
 
 /** Changing a rim or a tire, entering a tire for the shelf, and putting tires on wheels and taking them off. */
 @Controller
@@ -20,6 +22,9 @@ class PartController {
     private static final String TIRE = "parts/garage/tire";
     private static final String RIM = "parts/garage/rim";
     private static final String FIT = "parts/garage/fit";
+
+    /** Where the question stands; nobody is led elsewhere. */
+    private static final Pattern OWN_PAGE = Pattern.compile("/(bikes|tires)/[0-9a-f-]{36}(/pressure)?");
 
     private final PartService service;
     private final FitService fitService;
@@ -63,6 +68,13 @@ class PartController {
     @PostMapping("/tires/{id}/duplicate")
     String duplicateTire(@PathVariable UUID id) {
         return "redirect:/tires/" + service.duplicateTire(id);
+    }
+
+    /** The answer to what is asked once. */
+    @PostMapping("/tires/{id}/casing")
+    String chooseCasing(@PathVariable UUID id, @RequestParam Casing casing, @RequestParam String back) {
+        service.chooseCasing(id, casing);
+        return "redirect:" + (OWN_PAGE.matcher(back).matches() ? back : "/tires/" + id);
     }
 
     @GetMapping("/rims/new")

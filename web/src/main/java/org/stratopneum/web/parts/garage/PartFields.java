@@ -138,7 +138,7 @@ final class PartFields {
         Optional<RimBed> bed = reader.choice("bed", RimBed.class);
         Optional<Double> max =
                 reader.quantity("rimMax", Setup.PRINTED_MAX_KPA, units.pressure(), kept == null ? null : kept.maxKpa());
-        Optional<Integer> spokes = reader.number("spokes", SPOKES).map(Double::intValue);
+        Optional<Integer> spokes = reader.whole("spokes", SPOKES);
         var bought = reader.day("rimBought");
         Optional<BigDecimal> price = reader.number("rimPrice", PRICE).map(PartFields::money);
         if (diameter.isEmpty() || width.isEmpty()) {

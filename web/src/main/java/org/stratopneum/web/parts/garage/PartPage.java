@@ -19,6 +19,7 @@ import org.stratopneum.web.platform.wording.Units;
  * @param position of the wheel, or null for a part
  * @param meant what the size that was typed may mean
  * @param shelf tires that could go on; empty where none is chosen
+ * @param asksCasing whether it is asked whether its casing really is light
  * @param been where the part has been, newest first
  * @param back the wheel that the page leads back to, or null
  */
@@ -30,6 +31,7 @@ record PartPage(
         Units units,
         List<TireSize> meant,
         List<GaragePage.SpareTire> shelf,
+        boolean asksCasing,
         List<Been> been,
         UUID back,
         int version) {

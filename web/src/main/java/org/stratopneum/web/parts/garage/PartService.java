@@ -9,6 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.fit.ValveHole;
+import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.tire.SizeText;
 import org.stratopneum.core.tire.TireSize;
@@ -85,6 +86,7 @@ class PartService {
                 rider.units(),
                 SizeText.read(texts.get("size")),
                 List.of(),
+                row != null && !garage.casingQuestions(row.id()).isEmpty(),
                 row == null ? List.of() : been(logbook.ofTire(row.id(), PLACES), rider),
                 row == null ? null : wheelUnder(row.id()).orElse(null),
                 version);
@@ -160,7 +162,16 @@ class PartService {
     UUID duplicateTire(UUID id) {
         UUID copy = UUID.randomUUID();
         parts.insertTire(copy, specOf(parts.tire(id).orElseThrow(NotThereException::new)));
+        parts.askAsOf(copy, id);
         return copy;
+    }
+
+    /** @throws NotThereException when this rider has no such tire */
+    @Transactional
+    void chooseCasing(UUID id, Casing casing) {
+        if (parts.chooseCasing(id, casing) == 0) {
+            throw new NotThereException();
+        }
     }
 
     /** The same for a rim. */
@@ -210,6 +221,7 @@ class PartService {
                 rider.units(),
                 List.of(),
                 List.of(),
+                false,
                 wheels.stream().map(this::built).toList(),
                 wheels.stream().map(PartsMapper.WheelRow::id).findFirst().orElse(null),
                 version);

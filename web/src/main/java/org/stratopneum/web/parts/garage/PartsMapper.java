@@ -196,13 +196,24 @@ interface PartsMapper {
             update tire
             set name = #{tire.name}, nominal_width_mm = #{tire.size.nominalWidthMm},
                 bsd_mm = #{tire.size.beadSeatDiameterMm}, measuring_rim_width_mm = #{tire.measuringRimWidthMm},
-                casing = #{tire.casing}, tubeless_marked = #{tire.tubelessMarked},
+                casing = #{tire.casing}, casing_unchosen = null, tubeless_marked = #{tire.tubelessMarked},
                 hookless_allowed = #{tire.hooklessAllowed}, directional = #{tire.directional},
                 max_kpa = #{tire.maxKpa}, min_kpa = #{tire.minKpa}, max_load_kg = #{tire.maxLoadKg},
                 bought_on = #{tire.boughtOn}, price = #{tire.price}, version = version + 1
             where id = #{id} and version = #{version}
             """)
     int updateTire(UUID id, TireSpec tire, int version);
+
+    @Update("update tire set casing = #{casing}, casing_unchosen = null, version = version + 1 where id = #{id}")
+    int chooseCasing(UUID id, Casing casing);
+
+    /** Of the copy of a tire is asked what is asked of the tire. */
+    @Update("""
+            update tire
+            set casing_unchosen = (select other.casing_unchosen from tire other where other.id = #{as})
+            where id = #{id}
+            """)
+    void askAsOf(UUID id, UUID as);
 
     @Select("select * from tire where id = #{id}")
     Optional<TireRow> tire(UUID id);

@@ -45,8 +45,7 @@ final class NeedsForm {
     /** Empty with faults in {@code reader}. */
     static Optional<Chosen> read(FormReader reader, RiderUnit length) {
         Optional<TapeStart> start = reader.choice("start", TapeStart.class);
-        Optional<Double> turns = reader.requiredNumber("turns", TapePlan.TURNS);
-        turns.filter(found -> found != Math.rint(found)).ifPresent(found -> reader.fault("turns", "not-whole"));
+        Optional<Integer> turns = reader.requiredWhole("turns", TapePlan.TURNS);
         Optional<Double> roll = reader.requiredNumber("roll", TapePlan.ROLL_M);
         Optional<Double> onHand = reader.quantity("onHand", TapePlan.TAPE_MM, length, null);
         if (!reader.problems().isEmpty()) {
@@ -54,7 +53,7 @@ final class NeedsForm {
         }
         return Optional.of(new Chosen(
                 start.orElse(TapeStart.OPPOSITE),
-                turns.orElseThrow().intValue(),
+                turns.orElseThrow(),
                 roll.orElseThrow(),
                 onHand.orElse(null),
                 reader.ticked("newTire")));

@@ -121,12 +121,10 @@ final class ShelfForm {
             case TAPE -> reader.requiredNumber("amount", TAPE_M);
             case SEALANT ->
                 reader.requiredQuantity("amount", SEALANT_ML, units.volume(), kept == null ? null : kept.amount());
-            default -> {
-                Optional<Double> pieces = reader.isBlank("amount") ? Optional.of(1.0) : reader.number("amount", PIECES);
-                pieces.filter(found -> found != Math.rint(found))
-                        .ifPresent(found -> reader.fault("amount", "not-whole"));
-                yield pieces;
-            }
+            default ->
+                reader.isBlank("amount")
+                        ? Optional.of(1.0)
+                        : reader.whole("amount", PIECES).map(Integer::doubleValue);
         };
     }
 

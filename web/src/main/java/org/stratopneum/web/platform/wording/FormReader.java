@@ -178,6 +178,15 @@ public final class FormReader {
         return number.map(Double::intValue);
     }
 
+    /** The same for a field that must be filled in. */
+    public Optional<Integer> requiredWhole(String field, Range range) {
+        if (isBlank(field)) {
+            add(Problem.of(field, Problem.MISSING));
+            return Optional.empty();
+        }
+        return whole(field, range);
+    }
+
     /** The moment typed into {@code field} as a local date and time, empty where nothing was; a fault where it cannot be. */
     public Optional<Instant> moment(String field, ZoneId zone, Instant now) {
         if (isBlank(field)) {

@@ -109,11 +109,10 @@ final class AirForm {
 
     private Gas gas() {
         Optional<Double> grams = reader.number("cartridgeG", Cartridge.MASS_G);
-        Optional<Double> count = reader.requiredNumber("cartridges", Cartridge.COUNT);
-        count.filter(found -> found != Math.rint(found)).ifPresent(found -> reader.fault("cartridges", "not-whole"));
+        Optional<Integer> count = reader.requiredWhole("cartridges", Cartridge.COUNT);
         Optional<Double> left = reader.requiredNumber("left", LEFT);
         return grams.isPresent() && count.isPresent() && left.isPresent()
-                ? new Gas(grams.get(), count.get().intValue(), left.get() / 100)
+                ? new Gas(grams.get(), count.get(), left.get() / 100)
                 : null;
     }
 

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.fit.ValveBase;
@@ -121,6 +122,16 @@ class PartFieldsTest {
         assertThat(reader.problems().list())
                 .extracting(Problem::field, Problem::code)
                 .containsExactly(tuple(field, code));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"31.9", "32.0001", "31,5"})
+    void aPartOfASpokeIsAFault(String typed) {
+        FormReader reader = new FormReader(Map.of("rimWidth", "25", "spokes", typed));
+        new PartFields(Units.metric(PressureUnit.BAR)).rim(reader, 622.0, RimBed.TAPED, null);
+        assertThat(reader.problems().list())
+                .extracting(Problem::field, Problem::code)
+                .containsExactly(tuple("spokes", "not-whole"));
     }
 
     @Test
