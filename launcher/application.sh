@@ -185,7 +185,7 @@ application_status() {
 # An application on a database of its own, gone with the launcher: sets config, port and owner's address.
 bench_application() {
   local pid gauge mail url
-  bench_config=$(test_database start)
+  bench_config=$(test_database start durable)
   bench_port=$(free_port)
   gauge=$(free_port)
   mail=$(free_port)

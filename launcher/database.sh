@@ -42,9 +42,15 @@ database_folder() {
   chmod 0700 "$home"
 }
 
-# Makes a cluster in $1 with two roles and one database, and writes the application's settings to $2.
+# For tests: nothing of it has to survive a power cut.
+FORGETFUL='fsync = off
+synchronous_commit = off
+full_page_writes = off'
+
+# Makes a cluster in $1 with two roles and one database, and writes the application's settings to $2; $3 are further
+# lines of the cluster's own settings.
 database_make() {
-  local home=$1 config=$2 port superuser owner_password app_password pwfile
+  local home=$1 config=$2 more=${3-} port superuser owner_password app_password pwfile
   port=$(free_port)
   superuser=$(secret)
   owner_password=$(secret)
@@ -62,6 +68,7 @@ port = $port
 max_connections = 40
 shared_buffers = 64MB
 timezone = 'UTC'
+$more
 CONF
   database_up "$home"
   PGPASSWORD=$superuser "$(postgres_bin)/psql" -q -h 127.0.0.1 -p "$port" -U postgres -v ON_ERROR_STOP=1 postgres <<SQL
@@ -92,9 +99,40 @@ database_answers() {
     "$(postgres_bin)/pg_isready" -q -h 127.0.0.1 -p "$(database_port "$1")"
 }
 
+# The processes of a database that work in its folder.
+database_processes() {
+  local link
+  for link in /proc/[0-9]*/cwd; do
+    [ "$(readlink "$link" 2>/dev/null)" = "$1/data" ] && printf '%s\n' "${link//[!0-9]/}"
+  done
+  return 0
+}
+
+# A server that was killed leaves its lock file, and for a moment its children: a new one has to wait for these.
+database_was_killed() {
+  local pid
+  pid=$(as_postgres sh -c "head -n 1 '$1/data/postmaster.pid' 2>/dev/null")
+  [ -n "$pid" ] && [ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" != "$1/data" ]
+}
+
+database_wait_for_children() {
+  local home=$1 try
+  for try in $(seq 1 120); do
+    [ -n "$(database_processes "$home")" ] || return 0
+    [ "$try" != 1 ] || step "the database was killed; waiting for its processes to end"
+    sleep 0.25
+  done
+  fail "processes of a killed database still run in $home: $(database_processes "$home" | tr '\n' ' ')"
+}
+
 database_up() {
   local home=$1
   database_answers "$home" && return
+  if database_was_killed "$home"; then
+    database_wait_for_children "$home"
+    # its number may have gone to another program since; nobody works in the folder any more
+    as_postgres rm -f "$home/data/postmaster.pid"
+  fi
   as_postgres "$(postgres_bin)/pg_ctl" -D "$home/data" -l "$home/$DB_LOG_NAME" -w -t 60 -s start 9>&- >/dev/null 2>&1 ||
     database_up_elsewhere "$home" ||
     fail "the database did not start; its log is $home/$DB_LOG_NAME"
@@ -145,6 +183,8 @@ database_status() {
     say "Database: none made yet"
   elif [ -n "$(postgres_bin)" ] && database_answers "$home"; then
     say "Database: running on 127.0.0.1:$(database_port "$home"), data in $home"
+  elif database_was_killed "$home"; then
+    say "Database: was killed and does not answer, data in $home; ./stratopneum start starts it again"
   else
     say "Database: stopped, data in $home"
   fi
@@ -157,14 +197,16 @@ database_forget() {
   rm -rf "${home:?}" "$DB_CONFIG"
 }
 
-# For the tests: a throw-away database. `test-database start` prints the settings file, `stop FILE` removes all.
+# For the tests: a throw-away database. `test-database start` prints the settings file, `stop FILE` removes all;
+# `start durable` makes one that writes as a rider's does, to be measured.
 test_database() {
-  local folder
+  local folder more=''
   case ${1-} in
     start)
       folder=$(mktemp -d /tmp/stratopneum-test.XXXXXX)
       chmod 0711 "$folder"
-      database_make "$folder/database" "$folder/application.properties"
+      [ "${2-}" = durable ] || more=$FORGETFUL
+      database_make "$folder/database" "$folder/application.properties" "$more"
       printf '%s\n' "$folder/application.properties"
       ;;
     stop)
@@ -173,9 +215,11 @@ test_database() {
       as_postgres "$(postgres_bin)/pg_ctl" -D "$folder/database/data" -m immediate -w -s stop >/dev/null 2>&1 || true
       rm -rf "$folder"
       ;;
+    kill) as_postgres kill -9 "$(as_postgres head -n 1 "$(dirname "${2-}")/database/data/postmaster.pid")" ;;
+    again) database_up "$(dirname "${2-}")/database" ;;
     backup) backup_write "${2-}" "${3-}" ;;
     restore) restore_read "$(dirname "${2-}")/database" "${2-}" "${3-}" ;;
     back) restore_back "$(dirname "${2-}")/database" ;;
-    *) usage_error "test-database wants start, stop, backup, restore or back" ;;
+    *) usage_error "test-database wants start, stop, kill, again, backup, restore or back" ;;
   esac
 }

@@ -34,6 +34,11 @@ public final class JobCard {
                 rider, answer.headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", ""));
     }
 
+    /** A card that was begun elsewhere. */
+    public static JobCard at(Guest rider, String path) {
+        return new JobCard(rider, path);
+    }
+
     /** The fields of a card's form as somebody with an injector and disc brakes fills them in, and {@code pairs}. */
     public static Map<String, String> fields(String job, String... pairs) {
         Map<String, String> fields = new HashMap<>(Map.of(

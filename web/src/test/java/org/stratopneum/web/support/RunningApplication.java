@@ -47,6 +47,7 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
             application.addInitializers(context -> {
                 context.getBeanFactory().addBeanPostProcessor(new CountedQueries());
                 context.getBeanFactory().addBeanPostProcessor(new MovableClock());
+                context.getBeanFactory().addBeanPostProcessor(new QuickHashes());
             });
             if (arguments.stream().noneMatch(argument -> argument.startsWith("--server.port="))) {
                 arguments.add("--server.port=0");

@@ -44,6 +44,16 @@ public record ThrowAwayDatabase(Path settings) {
         launcher("test-database", "back", settings.toString());
     }
 
+    /** Ends it as a crash does, its lock file left behind. */
+    public void kill() {
+        launcher("test-database", "kill", settings.toString());
+    }
+
+    /** Starts it again, as {@code ./stratopneum start} does. */
+    public void startAgain() {
+        launcher("test-database", "again", settings.toString());
+    }
+
     public void stop() {
         if (Files.exists(settings)) {
             launcher("test-database", "stop", settings.toString());

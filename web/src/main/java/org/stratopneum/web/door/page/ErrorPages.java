@@ -15,7 +15,7 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 class ErrorPages implements ErrorController {
 
-    private static final String API = "/api/";
+    static final String API = "/api/";
 
     @RequestMapping("/error")
     Object error(HttpServletRequest request) {
