@@ -4,15 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.List;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.openqa.selenium.Cookie;
 import org.openqa.selenium.WebElement;
-import org.openqa.selenium.support.ui.Select;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.JobCard;
 import org.stratopneum.web.support.MovableClock;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
 
 /** A rider converts a wheel: begins at the bench, goes on with the phone, and it holds in the morning. */
 @ExtendWith(RunningApplication.class)
@@ -31,14 +31,6 @@ class JobCardAtTheBenchTest {
         return step.isEmpty() ? "" : step.get(0).getAttribute("value");
     }
 
-    /** The usual answers, until the step is open. */
-    private static void goTo(Browser browser, String step) {
-        for (int i = 0; i < MOST_STEPS && !step(browser).equals(step); i++) {
-            usual(browser);
-        }
-        assertThat(step(browser)).isEqualTo(step);
-    }
-
     private static void usual(Browser browser) {
         if (browser.all("#value").isEmpty()) {
             browser.press(".card-answers button");
@@ -53,27 +45,26 @@ class JobCardAtTheBenchTest {
     @Test
     void convertingAWheelWithAFailedSeatingAPauseAndThePhone() {
         String card;
-        Set<Cookie> signedIn;
+        Guest guest;
+        JobCard beside;
         try (Browser bench = Browser.desktop()) {
-            Newcomer rider = new Newcomer(bench, site);
-            rider.signsUp();
-            bench.press("#new-bike");
-            bench.type("#name", "Plover");
-            rider.typesTheBike();
-            new Select(bench.find("#rear-setup")).selectByValue("BUTYL_TUBE");
-            bench.press("#keep");
+            guest = new Newcomer(bench, site).signsUp();
+            TypedBike.enter(guest, "rear-setup", "BUTYL_TUBE");
             bench.open(site.address() + "/garage");
             bench.press(".bench-wheel");
             bench.press("#cards");
             bench.press(".jobs a");
             bench.press("#begin");
             card = bench.driver().getCurrentUrl();
+            beside = JobCard.at(guest, card.substring(site.address().length()));
 
-            goTo(bench, "air-out");
+            beside.goTo("air-out");
+            bench.open(card);
             assertThat(bench.text(".clock figcaption")).isEqualTo("valve at 4 o'clock");
             assertThat(bench.find(".clock g").getAttribute("transform")).isEqualTo("rotate(-60)");
             assertThat(bench.text(".card-step")).contains("Why:", "Caution.");
-            goTo(bench, "seat-pump.up");
+            beside.goTo("seat-pump.up");
+            bench.open(card);
             bench.press("#answer-NOT_UP");
             assertThat(step(bench)).isEqualTo("seat-wetted");
             assertThat(bench.text("#step")).contains("39.9 psi", "never above 50.0 psi");
@@ -83,15 +74,11 @@ class JobCardAtTheBenchTest {
             bench.waitFor(there -> !bench.all(".card-answers").isEmpty());
             assertThat(step(bench)).as("u takes the last answer back").isEqualTo("seat-pump.up");
             bench.press("#answer-NOT_UP");
-            signedIn = bench.driver().manage().getCookies();
             bench.press("#pause");
             assertThat(bench.text(".today-cards")).contains("Convert from tubes to tubeless");
         }
         try (Browser phone = Browser.phone(390)) {
-            phone.open(site.address() + "/sign-in");
-            phone.driver().manage().deleteAllCookies();
-            signedIn.forEach(
-                    cookie -> phone.driver().manage().addCookie(new Cookie(cookie.getName(), cookie.getValue())));
+            phone.takes(guest.cookies());
             phone.open(site.address() + "/");
             phone.press(".today-card");
             assertThat(phone.driver().getCurrentUrl()).startsWith(card);
@@ -100,7 +87,8 @@ class JobCardAtTheBenchTest {
             for (WebElement answer : phone.all(".card-answers button")) {
                 assertThat(answer.getSize().height).as("for gloves").isGreaterThanOrEqualTo(64);
             }
-            goTo(phone, "hold-start");
+            beside.goTo("hold-start");
+            phone.open(card);
             phone.type("#value", "40");
             phone.type("#temperature", "21");
             phone.press("#write");

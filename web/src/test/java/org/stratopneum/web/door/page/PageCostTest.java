@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -134,6 +135,38 @@ class PageCostTest {
         List<String> queries = CountedQueries.during(
                 () -> assertThat(site.get(path).statusCode()).isEqualTo(200));
         assertThat(queries).as(path).hasSizeLessThanOrEqualTo(MOST_OVER_ALL);
+    }
+
+    /** A statement in a loop over bikes would be nine more with ten. */
+    @Test
+    void aPageAsksNoMoreForTenBikesThanForOne() {
+        Guest one = Guest.withAccount(site);
+        TypedBike.enter(one);
+        Guest ten = Guest.withAccount(site);
+        IntStream.range(0, 10).forEach(number -> TypedBike.enter(ten, "name", "Bike " + number));
+        for (String path : List.of(
+                "/",
+                "/garage",
+                "/log",
+                "/shelf",
+                "/cards",
+                "/agenda",
+                "/agenda/month",
+                "/agenda/ride",
+                "/exchange",
+                "/digest",
+                "/places",
+                "/leak",
+                "/trailside",
+                "/trailside/mine.json")) {
+            assertThat(statements(ten, path)).as(path).isEqualTo(statements(one, path));
+        }
+    }
+
+    private static int statements(Guest guest, String path) {
+        return CountedQueries.during(
+                        () -> assertThat(guest.get(path).statusCode()).isEqualTo(200))
+                .size();
     }
 
     /** With an account: the session's own statements are beside the count. */
