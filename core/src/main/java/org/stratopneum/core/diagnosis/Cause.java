@@ -4,43 +4,52 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.stratopneum.core.job.Caution;
 import org.stratopneum.core.job.Job;
 
 /** Why a wheel loses air. */
 public enum Cause {
     /** Permeation, temperature, another gauge. */
-    NORMAL(AirSystem.TUBELESS),
+    NORMAL(AirSystem.TUBELESS, null),
     /** A new casing drinks sealant. */
-    NEW_SETTLING(AirSystem.TUBELESS),
-    SEALANT_LOW(AirSystem.TUBELESS),
-    CORE(AirSystem.TUBELESS),
-    VALVE_BASE(AirSystem.TUBELESS),
-    BEAD(AirSystem.TUBELESS),
-    SIDEWALL(AirSystem.TUBELESS),
-    TAPE(AirSystem.TUBELESS),
-    TREAD_HOLE(AirSystem.TUBELESS),
-    CUT(AirSystem.TUBELESS),
-    RIM_DENT(AirSystem.TUBELESS),
+    NEW_SETTLING(AirSystem.TUBELESS, Caution.CEILING),
+    SEALANT_LOW(AirSystem.TUBELESS, Caution.SEALANT),
+    CORE(AirSystem.TUBELESS, Caution.CEILING),
+    VALVE_BASE(AirSystem.TUBELESS, Caution.CEILING),
+    BEAD(AirSystem.TUBELESS, Caution.CEILING),
+    SIDEWALL(AirSystem.TUBELESS, Caution.CEILING),
+    TAPE(AirSystem.TUBELESS, Caution.RIM_CAVITY),
+    TREAD_HOLE(AirSystem.TUBELESS, Caution.SEALANT),
+    CUT(AirSystem.TUBELESS, Caution.CASING_CUT),
+    RIM_DENT(AirSystem.TUBELESS, Caution.CRACKED_RIM),
     /** Not to be ridden. */
-    RIM_CRACK(AirSystem.TUBELESS),
-    TUBE_OBJECT(AirSystem.TUBE),
-    TUBE_PINCH(AirSystem.TUBE),
-    TUBE_RIMSIDE(AirSystem.TUBE),
-    TUBE_VALVE(AirSystem.TUBE);
+    RIM_CRACK(AirSystem.TUBELESS, Caution.CRACKED_RIM),
+    TUBE_OBJECT(AirSystem.TUBE, Caution.LEVERS),
+    TUBE_PINCH(AirSystem.TUBE, Caution.LEVERS),
+    TUBE_RIMSIDE(AirSystem.TUBE, Caution.LEVERS),
+    TUBE_VALVE(AirSystem.TUBE, Caution.LEVERS);
 
     /** Look-alikes whose first remedy is the same (common practice). */
     private static final List<List<Cause>> ALIKE =
             List.of(List.of(NEW_SETTLING, SIDEWALL), List.of(CUT, TREAD_HOLE), List.of(RIM_DENT, BEAD));
 
     private final AirSystem system;
+    private final Caution caution;
 
     /** What must hold the air for it. */
     public AirSystem system() {
         return system;
     }
 
-    Cause(AirSystem system) {
+    /** @param caution what can hurt whoever goes on riding, or mends it; null where there is nothing to mend */
+    Cause(AirSystem system, Caution caution) {
         this.system = system;
+        this.caution = caution;
+    }
+
+    /** What can hurt whoever goes on riding, or mends it; empty where there is nothing to mend. */
+    public Optional<Caution> caution() {
+        return Optional.ofNullable(caution);
     }
 
     public static List<Cause> of(AirSystem system) {

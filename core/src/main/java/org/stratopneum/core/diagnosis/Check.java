@@ -2,6 +2,9 @@ package org.stratopneum.core.diagnosis;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.stratopneum.core.job.Caution;
 
 /**
  * Something to look at.
@@ -11,6 +14,7 @@ import java.util.Map;
  * @param mess how dirty it gets, or how long it keeps one waiting (0 clean, 10 worst; our judgement)
  * @param answers what may be seen, exclusive
  * @param likelihood of each answer, by cause (ratios that add up to 1)
+ * @param cautions what can hurt somebody meanwhile, and by what is seen
  * @param after signs of which one must have been seen first, as "check answer", or what must be known; empty where it is
  *     free
  */
@@ -20,7 +24,26 @@ public record Check(
         double mess,
         List<String> answers,
         Map<Cause, List<Double>> likelihood,
+        Cautions cautions,
         List<String> after) {
+
+    /**
+     * What can hurt somebody.
+     *
+     * @param looking while it is looked at, empty where nothing can
+     * @param seen by what was seen, whatever it turns out to be; the usual answers are not in it
+     */
+    public record Cautions(Optional<Caution> looking, Map<String, Caution> seen) {
+
+        public Cautions {
+            Objects.requireNonNull(looking, "looking");
+            seen = Map.copyOf(seen);
+        }
+
+        public Optional<Caution> after(String answer) {
+            return Optional.ofNullable(seen.get(answer));
+        }
+    }
 
     /** A mess costs as much as so many minutes. */
     private static final double MESS_MINUTES = 0.3;
@@ -29,6 +52,9 @@ public record Check(
         answers = List.copyOf(answers);
         likelihood = Map.copyOf(likelihood);
         after = List.copyOf(after);
+        if (!answers.containsAll(cautions.seen().keySet())) {
+            throw new IllegalArgumentException("a caution of " + code + " is of no answer to it");
+        }
     }
 
     /** What it costs, with its mess (min). */

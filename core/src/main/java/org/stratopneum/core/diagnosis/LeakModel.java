@@ -8,9 +8,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
+import org.stratopneum.core.job.Caution;
 
 /** The table of the leak finder, read and checked. */
 public final class LeakModel {
@@ -106,7 +108,28 @@ public final class LeakModel {
             }
             likelihood.put(cause, numbers);
         }
-        return new Check(head[1], Double.parseDouble(head[2]), Double.parseDouble(head[3]), answers, likelihood, after);
+        return new Check(
+                head[1],
+                Double.parseDouble(head[2]),
+                Double.parseDouble(head[3]),
+                answers,
+                likelihood,
+                cautions(head[1], rows),
+                after);
+    }
+
+    /** Each check says what can hurt whoever looks, even where it is nothing. */
+    private static Check.Cautions cautions(String check, List<String[]> rows) {
+        String[] looking = rows.stream()
+                .filter(row -> row[0].equals("caution"))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(check + " has no caution, not even none"));
+        Map<String, Caution> seen = new HashMap<>();
+        rows.stream()
+                .filter(row -> row[0].equals("caution-if"))
+                .forEach(row -> seen.put(row[1], Caution.valueOf(row[2])));
+        return new Check.Cautions(
+                looking[1].equals("none") ? Optional.empty() : Optional.of(Caution.valueOf(looking[1])), seen);
     }
 
     /** By so much every likelihood may be off (ratio). */
@@ -163,8 +186,14 @@ public final class LeakModel {
                         cause,
                         Arrays.stream(changed).mapToObj(value -> value / sum).toList());
             });
-            other.checks.add(
-                    new Check(check.code(), check.minutes(), check.mess(), check.answers(), likelihood, check.after()));
+            other.checks.add(new Check(
+                    check.code(),
+                    check.minutes(),
+                    check.mess(),
+                    check.answers(),
+                    likelihood,
+                    check.cautions(),
+                    check.after()));
         }
         return other;
     }

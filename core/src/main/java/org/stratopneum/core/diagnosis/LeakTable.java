@@ -4,7 +4,7 @@ package org.stratopneum.core.diagnosis;
  * The table that the leak finder reasons with: our judgement from common practice, no source. It is read as it stands, so
  * that a number is changed here and nowhere else. In each block of a check the first line names it, its minutes and its
  * mess, and its answers; a line for a cause says how likely each answer is there, and "others" speaks for all causes that
- * have no line.
+ * have no line. "caution" says what can hurt whoever looks, "caution-if" what can by what was seen.
  */
 final class LeakTable {
 
@@ -41,6 +41,8 @@ final class LeakTable {
             known rate-fast normal .01 new-settling .1 sealant-low .4 tape 2 cut 4 tread-hole 1.5 core 1.2
 
             check look-over 2 0 clear object wet-spot white-dots cut
+            caution ROTATING
+            caution-if cut CASING_CUT
             tread-hole .10 .47 .33 .05 .05
             cut .11 .02 .11 .02 .74
             sidewall .47 .03 .03 .44 .03
@@ -48,49 +50,64 @@ final class LeakTable {
             others .88 .03 .03 .03 .03
 
             check compare-gauge 2 0 clear differs
+            caution none
             normal .4 .6
             others .9 .1
 
             check shake 1 0 slosh silent rattle
+            caution none
             sealant-low .05 .60 .35
             others .65 .30 .05
 
             check soap-valve-tip 2 0 clear bubbles
+            caution none
             core .10 .90
             others .97 .03
 
             check wiggle-nut 3 0 clear loose bubbles
+            caution none
             valve-base .13 .32 .55
             others .94 .03 .03
 
             check soap-bead 5 0 clear bubbles line-dips
+            caution CEILING
             bead .10 .70 .20
             new-settling .70 .25 .05
             rim-dent .30 .60 .10
             others .90 .05 .05
 
             check soap-flank 4 0 clear bubbles one-spot
+            caution none
             sidewall .10 .80 .10
             new-settling .25 .70 .05
             cut .60 .05 .35
             others .94 .03 .03
 
             check soap-nipples 5 0 clear bubbles bubbles-near-valve
+            caution RIM_CAVITY
+            caution-if bubbles RIM_CAVITY
+            caution-if bubbles-near-valve RIM_CAVITY
             tape .15 .75 .10
             valve-base .50 .10 .40
             rim-crack .40 .55 .05
             others .94 .03 .03
 
             check dip 6 1 plenty low dry
+            caution SEALANT
             sealant-low .03 .50 .47
             others .70 .25 .05
 
             check look-rim 3 0 clear dent crack
+            caution CRACKED_RIM
+            caution-if crack CRACKED_RIM
+            caution-if dent CRACKED_RIM
             rim-dent .10 .88 .02
             rim-crack .20 .05 .75
             others .94 .05 .01
 
             check tub 10 3 clear valve tread flank bead nipples
+            caution CEILING
+            caution-if nipples RIM_CAVITY
             core .07 .89 .01 .01 .01 .01
             valve-base .10 .60 .01 .01 .01 .27
             bead .10 .01 .01 .01 .86 .01
@@ -106,11 +123,13 @@ final class LeakTable {
 
             # and a night
             check hold-test 3 6 passed failed
+            caution CEILING
             normal .90 .10
             new-settling .30 .70
             others .07 .93
 
             check tire-off 40 10 clear nicked lifted object dried
+            caution LEVERS
             tape .10 .49 .39 .01 .01
             tread-hole .20 .01 .01 .75 .03
             cut .15 .01 .01 .80 .03
@@ -136,14 +155,17 @@ final class LeakTable {
             known new-tape tube-rimside 3
 
             check look-over 2 0 clear object
+            caution ROTATING
             tube-object .5 .5
             others .95 .05
 
             check soap-valve-tip 2 0 clear bubbles
+            caution none
             tube-valve .3 .7
             others .97 .03
 
             check tube-in-water 15 2 clear slits inner-side outer-side valve
+            caution none
             tube-pinch .03 .88 .03 .03 .03
             tube-rimside .03 .03 .88 .03 .03
             tube-object .03 .03 .03 .88 .03

@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.job.Caution;
 
 /** The model is sane, whatever its numbers are. */
 class DiagnosisTest {
@@ -209,5 +210,20 @@ class DiagnosisTest {
         Diagnosis here = new Diagnosis(
                 LeakModel.of(AirSystem.TUBELESS), Set.of(), Map.of(), Set.of("tub", "look-over"), List.of());
         assertThat(here.open()).extracting(Check::code).doesNotContain("tub", "look-over", "tire-off");
+    }
+
+    /** What can hurt somebody is part of the table (common practice, no source): a crack is never looked for without it. */
+    @Test
+    void whatCanHurtIsSaidByCauseByCheckAndByWhatWasSeen() {
+        for (Cause cause : Cause.values()) {
+            assertThat(cause.caution().isPresent()).as(cause.code()).isEqualTo(cause != Cause.NORMAL);
+        }
+        assertThat(Cause.RIM_CRACK.caution()).contains(Caution.CRACKED_RIM);
+        Check rim = LeakModel.of(AirSystem.TUBELESS).check("look-rim");
+        assertThat(rim.cautions().looking()).contains(Caution.CRACKED_RIM);
+        assertThat(rim.cautions().after("crack")).contains(Caution.CRACKED_RIM);
+        assertThat(rim.cautions().after("clear")).isEmpty();
+        assertThat(LeakModel.of(AirSystem.TUBELESS).check("shake").cautions().looking())
+                .isEmpty();
     }
 }

@@ -9,7 +9,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.diagnosis.Spot;
-import org.stratopneum.core.job.Job;
 import org.stratopneum.web.due.Reminders;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
@@ -20,7 +19,6 @@ import org.stratopneum.web.log.LogEntry;
 import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.fault.NotThereException;
-import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 
@@ -29,28 +27,17 @@ import org.stratopneum.web.rider.Riders;
 class SearchEnds {
 
     private final Searches searches;
-    private final SearchWording words;
     private final Garage garage;
     private final Riders riders;
     private final Logbook logbook;
     private final Reminders reminders;
-    private final Wording wording;
 
-    SearchEnds(
-            Searches searches,
-            SearchWording words,
-            Garage garage,
-            Riders riders,
-            Logbook logbook,
-            Reminders reminders,
-            Wording wording) {
+    SearchEnds(Searches searches, Garage garage, Riders riders, Logbook logbook, Reminders reminders) {
         this.searches = searches;
-        this.words = words;
         this.garage = garage;
         this.riders = riders;
         this.logbook = logbook;
         this.reminders = reminders;
-        this.wording = wording;
     }
 
     /**
@@ -98,12 +85,7 @@ class SearchEnds {
         Searches.Kept kept = searches.kept(id);
         Rider rider = riders.self();
         LocalDate tomorrow = LocalDate.ofInstant(logbook.now(), rider.zoneId()).plusDays(1);
-        reminders.remind(
-                newId,
-                kept.row().wheelId(),
-                wording.text("search.remind", words.cause(cause)),
-                Job.HOLD_TEST,
-                tomorrow);
+        reminders.test(newId, kept.row().wheelId(), cause, tomorrow);
     }
 
     @Transactional

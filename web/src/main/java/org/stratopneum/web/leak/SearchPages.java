@@ -80,7 +80,8 @@ class SearchPages {
                 asked.title,
                 asked.acts,
                 diagnosis.findings().entrySet().stream()
-                        .flatMap(found -> words.caution(found.getKey(), found.getValue()).stream())
+                        .flatMap(found -> model.check(found.getKey()).cautions().after(found.getValue()).stream())
+                        .map(caution -> words.caution(Optional.of(caution)))
                         .distinct()
                         .toList(),
                 open && look != null ? look(look, diagnosis, chosen.isPresent()) : null,
@@ -105,7 +106,7 @@ class SearchPages {
                 words.check(check.code()),
                 words.how(check),
                 words.cost(check),
-                words.caution(check),
+                words.caution(check.cautions().looking()),
                 why(check, diagnosis, chosen),
                 check.answers().stream()
                         .map(answer -> new SearchPage.Button(
@@ -140,7 +141,7 @@ class SearchPages {
                 SearchWording.percent(likely),
                 words.fix(cause),
                 group.stream()
-                        .map(words::caution)
+                        .map(found -> words.caution(found.caution()))
                         .filter(Objects::nonNull)
                         .distinct()
                         .toList(),

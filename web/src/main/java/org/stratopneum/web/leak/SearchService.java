@@ -171,7 +171,7 @@ class SearchService {
         }
         Cause cause = ((LeakFound) logbook.detailOf(logbook.entry(found))).cause();
         return new SearchPage.End(
-                wording.text("search.found", words.cause(cause), when), words.caution(cause), found, reopens);
+                wording.text("search.found", words.cause(cause), when), words.caution(cause.caution()), found, reopens);
     }
 
     /** What a hold test on a card has said since the search was begun, or null. */

@@ -69,43 +69,9 @@ public class SearchWording {
         return check.mess() >= MESSY ? wording.text("search.messy", minutes) : minutes;
     }
 
-    /** What could hurt somebody at a check, or null. */
-    public String caution(Check check) {
-        Caution caution = switch (check.code()) {
-            case "hold-test", "soap-bead", "tub" -> Caution.CEILING;
-            case "look-rim" -> Caution.CRACKED_RIM;
-            case "soap-nipples" -> Caution.RIM_CAVITY;
-            case "look-over" -> Caution.ROTATING;
-            case "dip" -> Caution.SEALANT;
-            case "tire-off" -> Caution.LEVERS;
-            default -> null;
-        };
-        return caution == null ? null : wording.of("caution", caution);
-    }
-
-    /** What could hurt somebody by what was seen, whatever it turns out to be; empty for the usual. */
-    Optional<String> caution(String check, String answer) {
-        Caution caution = switch (check + " " + answer) {
-            case "look-rim crack", "look-rim dent" -> Caution.CRACKED_RIM;
-            case "look-over cut" -> Caution.CASING_CUT;
-            case "soap-nipples bubbles", "soap-nipples bubbles-near-valve", "tub nipples" -> Caution.RIM_CAVITY;
-            default -> null;
-        };
-        return Optional.ofNullable(caution).map(found -> wording.of("caution", found));
-    }
-
-    /** What could hurt somebody who goes on riding, or mends it, or null. */
-    public String caution(Cause cause) {
-        Caution caution = switch (cause) {
-            case RIM_CRACK, RIM_DENT -> Caution.CRACKED_RIM;
-            case CUT -> Caution.CASING_CUT;
-            case TAPE -> Caution.RIM_CAVITY;
-            case BEAD, CORE, VALVE_BASE, NEW_SETTLING, SIDEWALL -> Caution.CEILING;
-            case SEALANT_LOW, TREAD_HOLE -> Caution.SEALANT;
-            case NORMAL -> null;
-            default -> Caution.LEVERS;
-        };
-        return caution == null ? null : wording.of("caution", caution);
+    /** What can hurt somebody, in words; null where nothing can. */
+    public String caution(Optional<Caution> caution) {
+        return caution.map(found -> wording.of("caution", found)).orElse(null);
     }
 
     /** Why a cause, with those that look alike, is worth mending now. */

@@ -72,13 +72,14 @@ class LeakWordingTest {
     @Test
     void whatCanHurtIsSaidWhereItComesFrom() {
         LeakModel model = LeakModel.of(AirSystem.TUBELESS);
-        assertThat(words.caution(model.check("look-rim"))).contains("cracked rim");
-        assertThat(words.caution(model.check("soap-nipples"))).contains("closed rim can burst");
-        assertThat(words.caution(model.check("tire-off"))).contains("levers");
-        assertThat(words.caution(model.check("tub"))).contains("Never above");
-        assertThat(words.caution(model.check("shake"))).isNull();
-        assertThat(words.caution(Cause.RIM_CRACK)).contains("Do not ride a cracked rim");
-        assertThat(words.caution(Cause.CUT)).contains("not for descents");
+        assertThat(words.caution(model.check("look-rim").cautions().looking())).contains("cracked rim");
+        assertThat(words.caution(model.check("soap-nipples").cautions().looking()))
+                .contains("closed rim can burst");
+        assertThat(words.caution(model.check("tire-off").cautions().looking())).contains("levers");
+        assertThat(words.caution(model.check("tub").cautions().looking())).contains("Never above");
+        assertThat(words.caution(model.check("shake").cautions().looking())).isNull();
+        assertThat(words.caution(Cause.RIM_CRACK.caution())).contains("Do not ride a cracked rim");
+        assertThat(words.caution(Cause.CUT.caution())).contains("not for descents");
         assertThat(words.fix(Cause.RIM_CRACK)).contains("Stop riding", "qualified mechanic");
     }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.http.HttpResponse;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.stratopneum.web.support.CountedQueries;
@@ -13,6 +14,7 @@ import org.stratopneum.web.support.Site;
 
 /** A search without an account: all of it stands in the address. */
 @ExtendWith(RunningApplication.class)
+@Isolated
 class VisitorSearchTest {
 
     private static final String BEGUN = "/leak/search?system=TUBELESS&mode=MEND_SOON";
