@@ -145,10 +145,11 @@ class AgendaService {
                 .flatMap(followUps::followUp)
                 .map(followUp -> followUp.doneAt() == null
                         ? new AgendaPage.Done(
-                                wording.text("agenda.made", followUp.what(), DateText.date(followUp.dueOn())),
+                                wording.text("agenda.made", followUp.says(wording), DateText.date(followUp.dueOn())),
                                 "/reminders/" + followUp.id() + "/delete")
                         : new AgendaPage.Done(
-                                wording.text("agenda.done", followUp.what()), "/reminders/" + followUp.id() + "/open"))
+                                wording.text("agenda.done", followUp.says(wording)),
+                                "/reminders/" + followUp.id() + "/open"))
                 .orElse(null);
     }
 

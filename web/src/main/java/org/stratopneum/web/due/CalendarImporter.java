@@ -116,7 +116,7 @@ class CalendarImporter implements Importer {
                 continue;
             }
             progress.row();
-            FollowUp reminder = FollowUp.of(planned.id(), null, planned.what(), null, planned.day());
+            FollowUp reminder = FollowUp.typed(planned.id(), null, planned.what(), null, planned.day());
             int fresh = mapper.insert(reminder, logbook.now());
             if (fresh == 1) {
                 brought.note(run, planned.id());

@@ -181,7 +181,7 @@ class DueEntries {
                 followUp.wheelId() == null
                         ? wording.text("agenda.own")
                         : followUp.bikeName() + " " + wording.of("position", followUp.position()),
-                followUp.what(),
+                followUp.says(wording),
                 path,
                 DueEntry.Kind.FOLLOW_UP,
                 followUp.dueOn());

@@ -194,7 +194,7 @@ class DueService {
         if (!reader.problems().isEmpty()) {
             return view(reader);
         }
-        followUps.insert(FollowUp.of(newId, wheel, what.get(), job.orElse(null), due.get()), logbook.now());
+        followUps.insert(FollowUp.typed(newId, wheel, what.get(), job.orElse(null), due.get()), logbook.now());
         return null;
     }
 

@@ -15,7 +15,7 @@ import org.apache.ibatis.annotations.Update;
 interface FollowUpMapper {
 
     String FOLLOW_UP =
-            "select f.id, f.wheel_id, f.what, f.job, f.due_on, f.errand, f.stop_at, f.done_at, b.id as bike_id,"
+            "select f.id, f.wheel_id, f.what, f.cause, f.job, f.due_on, f.errand, f.stop_at, f.done_at, b.id as bike_id,"
                     + " b.name as bike_name, w.position"
                     + " from follow_up f left join wheel w on (w.owner, w.id) = (f.owner, f.wheel_id)"
                     + " left join wheelset s on (s.owner, s.id) = (w.owner, w.wheelset_id)"
@@ -45,8 +45,8 @@ interface FollowUpMapper {
     Optional<FollowUp> followUp(UUID id);
 
     @Insert("""
-            insert into follow_up (id, wheel_id, what, job, due_on, errand, stop_at, made_at)
-            values (#{row.id}, #{row.wheelId}, #{row.what}, #{row.job}, #{row.dueOn}, #{row.errand}, #{row.stopAt},
+            insert into follow_up (id, wheel_id, what, cause, job, due_on, errand, stop_at, made_at)
+            values (#{row.id}, #{row.wheelId}, #{row.what}, #{row.cause}, #{row.job}, #{row.dueOn}, #{row.errand}, #{row.stopAt},
                     #{at})
             on conflict do nothing
             """)

@@ -5,7 +5,7 @@ import java.time.LocalDate;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.stratopneum.core.job.Job;
+import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.trailside.Chore;
 import org.stratopneum.web.log.Logbook;
 
@@ -22,23 +22,22 @@ public class Reminders {
     }
 
     /**
+     * To test tomorrow what was mended.
+     *
      * @param id the same again changes nothing
-     * @param job the card that does it
      */
     @Transactional
-    public void remind(UUID id, UUID wheelId, String what, Job job, LocalDate due) {
-        mapper.insert(FollowUp.of(id, wheelId, what, job, due), logbook.now());
+    public void test(UUID id, UUID wheelId, Cause mended, LocalDate due) {
+        mapper.insert(FollowUp.test(id, wheelId, mended, due), logbook.now());
     }
 
     /**
      * What is left to do after a stop beside the trail.
      *
-     * @param what in words
      * @param stop when the stop was, as its entry of the log says
      */
     @Transactional
-    public void remind(UUID id, UUID wheelId, Chore chore, String what, Instant stop, LocalDate day) {
-        FollowUp due = FollowUp.of(id, wheelId, what, chore.job().orElse(null), day.plusDays(chore.days()));
-        mapper.insert(due.after(chore, stop), logbook.now());
+    public void errand(UUID id, UUID wheelId, Chore chore, Instant stop, LocalDate day) {
+        mapper.insert(FollowUp.errand(id, wheelId, chore, stop, day), logbook.now());
     }
 }

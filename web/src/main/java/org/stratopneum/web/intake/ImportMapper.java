@@ -1,6 +1,7 @@
 package org.stratopneum.web.intake;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -101,11 +102,40 @@ interface ImportMapper {
     boolean takeGarageOut(UUID id);
 
     @Insert("insert into import_item (import_id, item_id) values (#{run}, #{item}) on conflict do nothing")
-    int brought(UUID run, UUID item);
+    int noteItem(UUID run, UUID item);
 
-    /** Takes out the parts and reminders that a file brought; how many parts are gone. */
-    @Select("select take_items_out(#{id})")
-    int takeItemsOut(UUID id);
+    /** What a file brought beside the log: a rim is in use as long as a wheel has it, a reminder once it is done. */
+    @Select("""
+            select t.id, 'TIRE' as sort,
+                   exists (select 1 from log_entry e where e.tire_id = t.id) as named,
+                   exists (
+                     select 1 from log_current e
+                     where e.tire_id = t.id and e.kind = 'TIRE_FITTED' and not exists (
+                       select 1 from log_current o
+                       where o.wheel_id = e.wheel_id and o.kind in ('TIRE_FITTED', 'TIRE_REMOVED')
+                         and (o.happened_at, o.sequence) > (e.happened_at, e.sequence))) as in_use
+            from import_item i join tire t on t.id = i.item_id where i.import_id = #{run}
+            union all
+            select r.id, 'RIM', exists (select 1 from wheel w where w.rim_id = r.id),
+                   exists (select 1 from wheel w where w.rim_id = r.id)
+            from import_item i join rim r on r.id = i.item_id where i.import_id = #{run}
+            union all
+            select s.id, 'SHELF_ITEM', exists (select 1 from log_entry e where e.part_id = s.id), false
+            from import_item i join shelf_item s on s.id = i.item_id where i.import_id = #{run}
+            union all
+            select f.id, 'REMINDER', f.done_at is not null, f.done_at is not null
+            from import_item i join follow_up f on f.id = i.item_id where i.import_id = #{run}
+            """)
+    List<ImportedItem> items(UUID run);
+
+    @Delete("delete from ${table} where id = #{id}")
+    int deleteItem(String table, UUID id);
+
+    @Update("update ${table} set retired_on = #{day}, version = version + 1 where id = #{id} and retired_on is null")
+    int retireItem(String table, UUID id, LocalDate day);
+
+    @Delete("delete from import_item where import_id = #{run}")
+    int forgetItems(UUID run);
 
     /** Has the database look at the log anew, so that it knows how much of it is this rider's. */
     @Select("select look_at_log_anew()::text")

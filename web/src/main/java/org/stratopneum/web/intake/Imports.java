@@ -48,6 +48,7 @@ public class Imports {
     private final ImportMapper mapper;
     private final Logbook logbook;
     private final LogIntake intake;
+    private final ImportedItems items;
     private final ImportWorker worker;
     private final ObjectProvider<Importer> importers;
     private final JsonMapper json;
@@ -56,12 +57,14 @@ public class Imports {
             ImportMapper mapper,
             Logbook logbook,
             LogIntake intake,
+            ImportedItems items,
             ImportWorker worker,
             ObjectProvider<Importer> importers,
             JsonMapper json) {
         this.mapper = mapper;
         this.logbook = logbook;
         this.intake = intake;
+        this.items = items;
         this.worker = worker;
         this.importers = importers;
         this.json = json;
@@ -244,7 +247,7 @@ public class Imports {
             throw new ChangedMeanwhileException();
         }
         intake.supersedeAll(id.toString(), true);
-        mapper.takeItemsOut(id);
+        items.takeOut(id);
     }
 
     /** Whether what was taken out can be put back: a garage and reminders cannot. */

@@ -47,7 +47,6 @@ class StopService {
     private final Garage garage;
     private final Riders riders;
     private final Reminders reminders;
-    private final TrailWording words;
     private final Wording wording;
 
     StopService(
@@ -56,14 +55,12 @@ class StopService {
             Garage garage,
             Riders riders,
             Reminders reminders,
-            TrailWording words,
             Wording wording) {
         this.logbook = logbook;
         this.logWording = logWording;
         this.garage = garage;
         this.riders = riders;
         this.reminders = reminders;
-        this.words = words;
         this.wording = wording;
     }
 
@@ -208,13 +205,8 @@ class StopService {
         }
 
         private void remind(Chore chore, Instant stop) {
-            reminders.remind(
-                    derived(chore.name()),
-                    sent.wheelId(),
-                    chore,
-                    words.chore(chore),
-                    stop,
-                    LocalDate.ofInstant(at, rider.zoneId()));
+            reminders.errand(
+                    derived(chore.name()), sent.wheelId(), chore, stop, LocalDate.ofInstant(at, rider.zoneId()));
         }
 
         private UUID derived(String what) {

@@ -11,6 +11,7 @@ import java.util.TreeSet;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
@@ -26,6 +27,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A whole garage out and in, over HTTP. */
 @ExtendWith(RunningApplication.class)
+@ResourceLock("demo garage")
 class ArchiveTest {
 
     private static final JsonMapper JSON = JsonMapper.shared();
@@ -220,7 +222,8 @@ class ArchiveTest {
                 "import_piece",
                 "import_item",
                 "rider",
-                "flyway_schema_history"));
+                "flyway_schema_history",
+                "log_kind"));
         List<String> tables = List.of(
                 "place",
                 "gauge",

@@ -11,6 +11,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.stratopneum.web.support.CountedQueries;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
@@ -21,6 +22,7 @@ import org.stratopneum.web.support.TypedBike;
 
 /** Notes from a spreadsheet into the log and out, over HTTP. */
 @ExtendWith(RunningApplication.class)
+@Isolated
 class TableTest {
 
     private static final String NOTES = """
