@@ -64,7 +64,7 @@ class WheelPaperService {
                     .add(new WheelPaper.Line(
                             DateText.shortDay(day),
                             line.time(),
-                            row.tireName() == null ? "" : row.tireName(),
+                            row.names().tire() == null ? "" : row.names().tire(),
                             line.what(),
                             line.note()));
         }

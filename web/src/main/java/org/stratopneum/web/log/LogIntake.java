@@ -1,5 +1,6 @@
 package org.stratopneum.web.log;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
@@ -42,13 +43,7 @@ public class LogIntake {
             Instant happenedAt,
             Instant writtenAt,
             String zone,
-            UUID bikeId,
-            UUID wheelsetId,
-            UUID wheelId,
-            UUID tireId,
-            UUID gaugeId,
-            UUID placeId,
-            UUID partId,
+            @JsonUnwrapped LogSubject subject,
             Double temperatureC,
             String detail,
             int detailVersion,
@@ -90,20 +85,13 @@ public class LogIntake {
     }
 
     private Taken taken(LogEntry entry) {
-        LogSubject about = entry.subject();
         return new Taken(
                 entry.id(),
                 entry.kind(),
                 entry.happenedAt(),
                 entry.writtenAt(),
                 entry.zone(),
-                about.bikeId(),
-                about.wheelsetId(),
-                about.wheelId(),
-                about.tireId(),
-                about.gaugeId(),
-                about.placeId(),
-                about.partId(),
+                entry.subject(),
                 entry.temperatureC(),
                 json.write(entry.detail()),
                 entry.detail().version(),

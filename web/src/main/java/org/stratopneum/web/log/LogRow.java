@@ -14,13 +14,7 @@ public record LogRow(
         Instant happenedAt,
         Instant writtenAt,
         String zone,
-        UUID bikeId,
-        UUID wheelsetId,
-        UUID wheelId,
-        UUID tireId,
-        UUID gaugeId,
-        UUID placeId,
-        UUID partId,
+        LogSubject subject,
         Double temperatureC,
         String detail,
         int detailVersion,
@@ -29,25 +23,67 @@ public record LogRow(
         boolean struck,
         String note,
         String reference,
-        String bikeName,
-        String wheelPosition,
-        String wheelsetName,
-        String tireName,
-        String gaugeName,
-        Double gaugeOffsetKpa,
-        Double gaugeSlope,
-        String partName,
-        SealantFamily partFamily) {
+        LogNames names) {
 
-    public LogSubject subject() {
-        return new LogSubject(bikeId, wheelsetId, wheelId, tireId, gaugeId, placeId, partId);
-    }
-
-    /** How the gauge that was read stands to the reference now. */
-    public GaugeFit gaugeFit() {
-        return gaugeOffsetKpa == null || gaugeSlope == null
-                ? GaugeFit.NONE
-                : new GaugeFit(gaugeOffsetKpa, gaugeSlope, null, List.of());
+    /** As the columns come. */
+    public LogRow(
+            UUID id,
+            long sequence,
+            LogKind kind,
+            Instant happenedAt,
+            Instant writtenAt,
+            String zone,
+            UUID bikeId,
+            UUID wheelsetId,
+            UUID wheelId,
+            UUID tireId,
+            UUID gaugeId,
+            UUID placeId,
+            UUID partId,
+            Double temperatureC,
+            String detail,
+            int detailVersion,
+            LogSource source,
+            UUID supersedes,
+            boolean struck,
+            String note,
+            String reference,
+            String bikeName,
+            String wheelPosition,
+            String wheelsetName,
+            String tireName,
+            String gaugeName,
+            Double gaugeOffsetKpa,
+            Double gaugeSlope,
+            String partName,
+            SealantFamily partFamily) {
+        this(
+                id,
+                sequence,
+                kind,
+                happenedAt,
+                writtenAt,
+                zone,
+                new LogSubject(bikeId, wheelsetId, wheelId, tireId, gaugeId, placeId, partId),
+                temperatureC,
+                detail,
+                detailVersion,
+                source,
+                supersedes,
+                struck,
+                note,
+                reference,
+                new LogNames(
+                        bikeName,
+                        wheelPosition,
+                        wheelsetName,
+                        tireName,
+                        gaugeName,
+                        gaugeOffsetKpa == null || gaugeSlope == null
+                                ? GaugeFit.NONE
+                                : new GaugeFit(gaugeOffsetKpa, gaugeSlope, null, List.of()),
+                        partName,
+                        partFamily));
     }
 
     /** Whether the moment was typed, and not simply that of writing. */

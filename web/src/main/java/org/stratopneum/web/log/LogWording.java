@@ -43,12 +43,13 @@ public class LogWording {
 
     public LogLine line(LogRow row, Rider rider) {
         LogDetail detail = json.read(row);
+        LogNames names = row.names();
         return new LogLine(
                 row.id(),
                 DateText.time(row.happenedAt(), rider.zoneId()),
-                row.bikeName(),
-                where(row),
-                what(row, detail, rider),
+                names.bike(),
+                names.position() == null ? "" : where(names.position()),
+                what(detail, names, rider),
                 note(row, detail, rider),
                 row.struck(),
                 row.supersedes() != null && !row.struck());
@@ -62,44 +63,7 @@ public class LogWording {
 
     /** What an entry says that is not written yet, without the names of what it is about. */
     public String says(LogEntry entry, Rider rider) {
-        LogSubject about = entry.subject();
-        LogRow row = new LogRow(
-                entry.id(),
-                0,
-                entry.kind(),
-                entry.happenedAt(),
-                entry.writtenAt(),
-                entry.zone(),
-                about.bikeId(),
-                about.wheelsetId(),
-                about.wheelId(),
-                about.tireId(),
-                about.gaugeId(),
-                about.placeId(),
-                about.partId(),
-                entry.temperatureC(),
-                "",
-                entry.detail().version(),
-                entry.source(),
-                entry.supersedes(),
-                entry.struck(),
-                entry.note(),
-                entry.reference(),
-                "",
-                null,
-                "",
-                "",
-                "",
-                null,
-                null,
-                "",
-                null);
-        return what(row, entry.detail(), rider);
-    }
-
-    /** "rear" or "front"; nothing where the entry is about both wheels. */
-    private String where(LogRow row) {
-        return row.wheelPosition() == null ? "" : where(row.wheelPosition());
+        return what(entry.detail(), LogNames.NONE, rider);
     }
 
     /** "rear" or "front". */
@@ -107,31 +71,67 @@ public class LogWording {
         return wording.text("position." + position);
     }
 
-    private String what(LogRow row, LogDetail detail, Rider rider) {
-        if (detail instanceof LogDetail.GaugeRead read) {
-            return wording.text(keyOf(read), asRead(read.pressure(), read.readIn()));
-        }
-        if (detail instanceof LogDetail.TireFitted fitted) {
-            return wording.text("log.fitted", row.tireName(), wording.of("setup", fitted.setup()));
-        }
-        if (detail instanceof LogDetail.TireRemoved) {
-            return wording.text("log.removed", row.tireName());
-        }
-        if (detail instanceof Ridden ridden) {
-            return ridden(ridden, rider);
-        }
-        if (detail instanceof LogDetail.OwnPressure own) {
-            return own.gaugeKpa() == null
-                    ? wording.text("log.own.none")
-                    : wording.text("log.own", asRead(GaugePressure.kpa(own.gaugeKpa()), own.readIn()));
-        }
-        if (detail instanceof LogDetail.DiallingReset) {
-            return wording.text("log.dialling-reset");
-        }
-        if (detail instanceof LogDetail.WheelsetMounted) {
-            return wording.text("log.mounted", row.wheelsetName());
-        }
-        return setUp(row, detail, rider);
+    /** A kind without a sentence does not compile. */
+    private String what(LogDetail detail, LogNames names, Rider rider) {
+        return switch (detail.kind()) {
+            case PRESSURE_READ, HOLD_STARTED, HOLD_ENDED -> read((LogDetail.GaugeRead) detail);
+            case TIRE_FITTED ->
+                wording.text("log.fitted", names.tire(), wording.of("setup", ((LogDetail.TireFitted) detail).setup()));
+            case TIRE_REMOVED -> wording.text("log.removed", names.tire());
+            case WHEELSET_MOUNTED -> wording.text("log.mounted", names.wheelset());
+            case RIM_TAPED -> wording.text("log.taped");
+            case PART_FITTED -> wording.text("log.part", names.part());
+            case SEALANT_ADDED -> added((LogDetail.SealantAdded) detail, rider);
+            case SEALANT_DIPPED -> {
+                double depth = ((LogDetail.SealantDipped) detail).depthMm();
+                yield wording.text("log.dipped", QuantityText.text(depth, rider.lengthUnit()));
+            }
+            case SEALANT_HEARD -> wording.of("sound", ((LogDetail.SealantHeard) detail).sound());
+            case PUNCTURE_SEALED -> sealed((LogDetail.PunctureSealed) detail);
+            case JOB_ENDED -> ended((LogDetail.JobEnded) detail);
+            case WARNING_ACCEPTED -> accepted((LogDetail.WarningAccepted) detail);
+            case RIDDEN -> ridden((Ridden) detail, rider);
+            case OWN_PRESSURE -> own((LogDetail.OwnPressure) detail);
+            case DIALLING_RESET -> wording.text("log.dialling-reset");
+            case CARE_DONE -> wording.of("care", ((LogDetail.CareDone) detail).care());
+            case LEAK_FOUND -> leak((LeakFound) detail);
+            case TRAIL_MEND -> stop((TrailMend) detail);
+            case TREAD_MEASURED -> tread((TreadMeasured) detail, rider);
+        };
+    }
+
+    private String read(LogDetail.GaugeRead read) {
+        String key = switch (read.kind()) {
+            case HOLD_STARTED -> "log.hold.started";
+            case HOLD_ENDED -> "log.hold.ended";
+            default -> read.afterInflation() ? "log.read.set" : "log.read.found";
+        };
+        return wording.text(key, asRead(read.pressure(), read.readIn()));
+    }
+
+    private String added(LogDetail.SealantAdded added, Rider rider) {
+        return wording.text(
+                Boolean.TRUE.equals(added.renewed()) ? "log.sealant.renewed" : "log.sealant",
+                QuantityText.text(added.volumeMl(), rider.volumeUnit()));
+    }
+
+    private String sealed(LogDetail.PunctureSealed sealed) {
+        return wording.text(
+                Boolean.TRUE.equals(sealed.traces()) ? "log.puncture-sealed.traces" : "log.puncture-sealed");
+    }
+
+    private String ended(LogDetail.JobEnded ended) {
+        return wording.text("log.job", wording.of("job", ended.job()), wording.of("ending", ended.ending()));
+    }
+
+    private String accepted(LogDetail.WarningAccepted accepted) {
+        return wording.text("log.accepted", wording.text("accepted." + accepted.code()), accepted.note());
+    }
+
+    private String own(LogDetail.OwnPressure own) {
+        return own.gaugeKpa() == null
+                ? wording.text("log.own.none")
+                : wording.text("log.own", asRead(GaugePressure.kpa(own.gaugeKpa()), own.readIn()));
     }
 
     private String ridden(Ridden ridden, Rider rider) {
@@ -152,53 +152,6 @@ public class LogWording {
         return note == null
                 ? Optional.empty()
                 : note.counts().map(feel -> wording.text(where) + " " + wording.of("feel", feel));
-    }
-
-    private static String keyOf(LogDetail.GaugeRead read) {
-        return switch (read.kind()) {
-            case HOLD_STARTED -> "log.hold.started";
-            case HOLD_ENDED -> "log.hold.ended";
-            default -> read.afterInflation() ? "log.read.set" : "log.read.found";
-        };
-    }
-
-    private String setUp(LogRow row, LogDetail detail, Rider rider) {
-        if (detail instanceof LogDetail.SealantAdded added) {
-            return wording.text(
-                    Boolean.TRUE.equals(added.renewed()) ? "log.sealant.renewed" : "log.sealant",
-                    QuantityText.text(added.volumeMl(), rider.volumeUnit()));
-        }
-        if (detail instanceof LogDetail.SealantDipped dipped) {
-            return wording.text("log.dipped", QuantityText.text(dipped.depthMm(), rider.lengthUnit()));
-        }
-        if (detail instanceof LogDetail.SealantHeard heard) {
-            return wording.of("sound", heard.sound());
-        }
-        if (detail instanceof LogDetail.PunctureSealed sealed) {
-            return wording.text(
-                    Boolean.TRUE.equals(sealed.traces()) ? "log.puncture-sealed.traces" : "log.puncture-sealed");
-        }
-        if (detail instanceof LogDetail.CareDone done) {
-            return wording.of("care", done.care());
-        }
-        if (detail instanceof LogDetail.JobEnded ended) {
-            return wording.text("log.job", wording.of("job", ended.job()), wording.of("ending", ended.ending()));
-        }
-        if (detail instanceof LeakFound found) {
-            return leak(found);
-        }
-        if (detail instanceof TrailMend mend) {
-            return stop(mend);
-        }
-        if (detail instanceof TreadMeasured tread) {
-            return tread(tread, rider);
-        }
-        if (detail instanceof LogDetail.WarningAccepted accepted) {
-            return wording.text("log.accepted", wording.text("accepted." + accepted.code()), accepted.note());
-        }
-        return detail instanceof LogDetail.RimTaped
-                ? wording.text("log.taped")
-                : wording.text("log.part", row.partName());
     }
 
     private String leak(LeakFound found) {
@@ -254,16 +207,16 @@ public class LogWording {
             if (row.temperatureC() != null) {
                 notes.add(QuantityText.text(row.temperatureC(), rider.temperatureUnit()));
             }
-            if (row.gaugeName() != null) {
-                notes.add(row.gaugeName());
+            if (row.names().gauge() != null) {
+                notes.add(row.names().gauge());
             }
-            if (!row.gaugeFit().changesNothing()) {
-                GaugePressure corrected = row.gaugeFit().toReference(read.pressure());
+            if (!row.names().gaugeFit().changesNothing()) {
+                GaugePressure corrected = row.names().gaugeFit().toReference(read.pressure());
                 notes.add(wording.text("log.note.corrected", PressureText.text(corrected, read.readIn())));
             }
         }
-        if (row.partName() != null && row.kind() != LogKind.PART_FITTED) {
-            notes.add(row.partName());
+        if (row.names().part() != null && row.kind() != LogKind.PART_FITTED) {
+            notes.add(row.names().part());
         }
         if (row.note() != null) {
             notes.add("“" + row.note() + "”");

@@ -51,7 +51,7 @@ public class SealantDues {
         }
         Map<UUID, List<LogRow>> byWheel = rows.stream()
                 .filter(row -> LogKind.SEALANT.contains(row.kind()))
-                .collect(Collectors.groupingBy(LogRow::wheelId));
+                .collect(Collectors.groupingBy(row -> row.subject().wheelId()));
         Storage.Air air = storage.of(bikes.get(0).home(), asked.today, rider);
         Map<UUID, SealantState> states = new HashMap<>();
         for (BikeState bike : bikes) {

@@ -74,8 +74,8 @@ record SealantRecord(List<SealantEvent> events, UUID bottle, SealantFamily famil
                 events.add(
                         new SealantEvent.Filled(on, added.volumeMl(), !filled || Boolean.TRUE.equals(added.renewed())));
                 filled = true;
-                bottle = row.partId();
-                family = row.partFamily();
+                bottle = row.subject().partId();
+                family = row.names().partFamily();
             } else if (filled) {
                 seen(detail, on, pool, minimumMl).ifPresent(events::add);
             }
@@ -85,7 +85,7 @@ record SealantRecord(List<SealantEvent> events, UUID bottle, SealantFamily famil
 
     /** A tire that was on the wheel earlier the same day took its own sealant with it. */
     private static boolean ofAnother(LogRow row, WheelState.Tire tire) {
-        return row.tireId() != null && !row.tireId().equals(tire.id());
+        return row.subject().tireId() != null && !row.subject().tireId().equals(tire.id());
     }
 
     /** What was filled in while the tire was put on belongs to it, whichever of the two was noted first that day. */

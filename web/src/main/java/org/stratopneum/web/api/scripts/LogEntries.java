@@ -1,5 +1,6 @@
 package org.stratopneum.web.api.scripts;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -15,6 +16,7 @@ import org.stratopneum.web.log.LogConflictException;
 import org.stratopneum.web.log.LogEntry;
 import org.stratopneum.web.log.LogRow;
 import org.stratopneum.web.log.LogSource;
+import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.json.IdsTakenException;
 import org.stratopneum.web.platform.json.JsonFields;
@@ -60,13 +62,7 @@ class LogEntries {
             Instant happenedAt,
             Instant writtenAt,
             String zone,
-            UUID bikeId,
-            UUID wheelsetId,
-            UUID wheelId,
-            UUID tireId,
-            UUID gaugeId,
-            UUID placeId,
-            UUID partId,
+            @JsonUnwrapped LogSubject subject,
             Double temperatureC,
             String note,
             LogSource source,
@@ -125,13 +121,7 @@ class LogEntries {
                 row.happenedAt(),
                 row.writtenAt(),
                 row.zone(),
-                row.bikeId(),
-                row.wheelsetId(),
-                row.wheelId(),
-                row.tireId(),
-                row.gaugeId(),
-                row.placeId(),
-                row.partId(),
+                row.subject(),
                 row.temperatureC(),
                 row.note(),
                 row.source(),

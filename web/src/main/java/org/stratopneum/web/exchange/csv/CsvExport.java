@@ -198,14 +198,14 @@ public class CsvExport {
         List<String> cells = new ArrayList<>(List.of(
                 LocalDate.ofInstant(row.happenedAt(), rider.zoneId()).toString(),
                 CLOCK.format(LocalTime.ofInstant(row.happenedAt(), rider.zoneId())),
-                text(row.bikeName())));
+                text(row.names().bike())));
         LogDetail detail = logbook.detailOf(row);
         if (sort == Sort.LOG) {
             LogLine line = wording.line(row, rider);
             cells.addAll(List.of(
                     text(line.where()),
-                    text(row.wheelsetName()),
-                    text(row.tireName()),
+                    text(row.names().wheelset()),
+                    text(row.names().tire()),
                     row.kind().name(),
                     text(line.what())));
         } else if (detail instanceof Ridden ridden) {
@@ -216,7 +216,10 @@ public class CsvExport {
                     ridden.wet() ? "yes" : "no",
                     ground(ridden)));
         } else {
-            cells.add(row.wheelPosition() == null ? "" : wording.where(row.wheelPosition()));
+            cells.add(
+                    row.names().position() == null
+                            ? ""
+                            : wording.where(row.names().position()));
             cells.addAll(wheel(row, detail, rider));
         }
         cells.add(text(row.note()));
@@ -230,7 +233,7 @@ public class CsvExport {
                         .map(depth -> number(depth, rider.lengthUnit()))
                         .collect(Collectors.joining(" "))
                 : "";
-        return List.of(ml, depths, text(row.partName()), text(row.tireName()));
+        return List.of(ml, depths, text(row.names().part()), text(row.names().tire()));
     }
 
     private static String ground(Ridden ridden) {

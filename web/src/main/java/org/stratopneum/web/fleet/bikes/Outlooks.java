@@ -70,7 +70,7 @@ public class Outlooks {
         List<Turn> turns = new ArrayList<>();
         rows.stream()
                 .filter(row -> !row.struck()
-                        && tire.equals(row.tireId())
+                        && tire.equals(row.subject().tireId())
                         && !row.happenedAt().isBefore(since))
                 .map(this::turn)
                 .forEach(turns::add);
@@ -82,7 +82,7 @@ public class Outlooks {
         LogDetail.GaugeRead read = (LogDetail.GaugeRead) logbook.detailOf(row);
         Temperature temperature = row.temperatureC() == null ? null : Temperature.celsius(row.temperatureC());
         return new Turn(
-                new LeakReading(row.happenedAt(), row.gaugeFit().toReference(read.pressure()), temperature),
+                new LeakReading(row.happenedAt(), row.names().gaugeFit().toReference(read.pressure()), temperature),
                 read.afterInflation());
     }
 }

@@ -115,7 +115,7 @@ public class PressureLearning {
         Double own = null;
         for (LogRow row : rows) {
             LogDetail detail = logbook.detailOf(row);
-            boolean here = position.name().equals(row.wheelPosition());
+            boolean here = position.name().equals(row.names().position());
             if (detail instanceof Ridden ridden) {
                 note(row, ridden, position, usual).ifPresent(note -> notes.add(new Counted(note, row)));
             } else if (here && detail instanceof LogDetail.OwnPressure typed) {
@@ -133,7 +133,7 @@ public class PressureLearning {
         if (said == null || said.startKpa() == null || said.chainKpa() == null) {
             return Optional.empty();
         }
-        GaugePressure start = row.gaugeFit().toReference(GaugePressure.kpa(said.startKpa()));
+        GaugePressure start = row.names().gaugeFit().toReference(GaugePressure.kpa(said.startKpa()));
         double logRatio = Math.log(start.kpa() / said.chainKpa());
         if (!RideNote.LOG_RATIO.contains(logRatio)) {
             return Optional.empty();

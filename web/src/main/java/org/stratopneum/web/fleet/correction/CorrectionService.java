@@ -83,7 +83,7 @@ class CorrectionService {
                 form,
                 rider.units(),
                 stale,
-                row.kind() == LogKind.RIDDEN && !stale ? row.bikeId() : null);
+                row.kind() == LogKind.RIDDEN && !stale ? row.subject().bikeId() : null);
     }
 
     private CorrectionForm form(LogRow row, Rider rider) {

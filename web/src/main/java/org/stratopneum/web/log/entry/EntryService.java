@@ -73,8 +73,8 @@ class EntryService {
                 logWording.line(head, rider),
                 facts(head, rider),
                 states(chain, rider),
-                head.wheelId(),
-                head.bikeId(),
+                head.subject().wheelId(),
+                head.subject().bikeId(),
                 logbook.detailOf(head) instanceof Ridden ridden ? ridden.track() : null,
                 photos.of(chain.stream().map(LogRow::id).toList()),
                 typed == null ? new FormView(Map.of(NOTE, note), Map.of()) : typed,
@@ -86,12 +86,17 @@ class EntryService {
         List<EntryPage.Fact> facts = new ArrayList<>();
         add(facts, "when", moment(row.happenedAt(), rider));
         add(facts, "written", row.happenedAt().equals(row.writtenAt()) ? null : moment(row.writtenAt(), rider));
-        add(facts, "bike", row.bikeName());
-        add(facts, "wheel", row.wheelPosition() == null ? null : wording.text("position." + row.wheelPosition()));
-        add(facts, "wheelset", row.wheelsetName());
-        add(facts, "tire", row.tireName());
-        add(facts, "part", row.partName());
-        add(facts, "gauge", row.gaugeName());
+        add(facts, "bike", row.names().bike());
+        add(
+                facts,
+                "wheel",
+                row.names().position() == null
+                        ? null
+                        : wording.text("position." + row.names().position()));
+        add(facts, "wheelset", row.names().wheelset());
+        add(facts, "tire", row.names().tire());
+        add(facts, "part", row.names().part());
+        add(facts, "gauge", row.names().gauge());
         add(
                 facts,
                 "temperature",

@@ -39,7 +39,7 @@ class HoldReading {
             Double celsius = row.temperatureC();
             return new HoldTest.Reading(
                     row.happenedAt(),
-                    row.gaugeFit().toReference(detail.pressure()),
+                    row.names().gaugeFit().toReference(detail.pressure()),
                     celsius == null ? null : Temperature.celsius(celsius));
         }
 

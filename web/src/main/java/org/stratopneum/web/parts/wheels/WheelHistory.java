@@ -36,7 +36,9 @@ class WheelHistory {
                 .map(row -> {
                     LogDetail.GaugeRead read = (LogDetail.GaugeRead) logbook.detailOf(row);
                     return new ReadingsChart.Reading(
-                            row.happenedAt(), row.gaugeFit().toReference(read.pressure()), read.afterInflation());
+                            row.happenedAt(),
+                            row.names().gaugeFit().toReference(read.pressure()),
+                            read.afterInflation());
                 })
                 .sorted(Comparator.comparing(ReadingsChart.Reading::at))
                 .toList();
@@ -67,7 +69,7 @@ class WheelHistory {
             if (logbook.detailOf(row) instanceof LogDetail.TireFitted fitted) {
                 periods.add(new WheelPage.Period(
                         row.id(),
-                        row.tireName(),
+                        row.names().tire(),
                         wording.of("setup", fitted.setup()),
                         DateText.date(row.happenedAt(), rider.zoneId()),
                         until == null ? wording.text("wheel.until-now") : DateText.date(until, rider.zoneId()),

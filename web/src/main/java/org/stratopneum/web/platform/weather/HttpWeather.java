@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.http.client.ClientHttpRequestFactory;
 import org.springframework.http.client.JdkClientHttpRequestFactory;
 import org.springframework.web.client.RestClient;
 import org.springframework.web.client.RestClientException;
@@ -45,11 +46,19 @@ final class HttpWeather implements Weather {
     private record Answer(List<DailyWeather> days) {}
 
     HttpWeather(URI address) {
+        this(address, requests());
+    }
+
+    HttpWeather(URI address, ClientHttpRequestFactory requests) {
         this.address = address;
+        this.client = RestClient.builder().requestFactory(requests).build();
+    }
+
+    private static ClientHttpRequestFactory requests() {
         JdkClientHttpRequestFactory requests = new JdkClientHttpRequestFactory(
                 HttpClient.newBuilder().connectTimeout(PATIENCE).build());
         requests.setReadTimeout(PATIENCE);
-        this.client = RestClient.builder().requestFactory(requests).build();
+        return requests;
     }
 
     @Override

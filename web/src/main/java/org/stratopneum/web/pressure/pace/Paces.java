@@ -77,7 +77,7 @@ public class Paces {
         Map<UUID, List<LogRow>> byWheel = rows.stream()
                 .filter(row -> LogKind.READINGS.contains(row.kind())
                         && !row.happenedAt().isBefore(since(now)))
-                .collect(Collectors.groupingBy(LogRow::wheelId));
+                .collect(Collectors.groupingBy(row -> row.subject().wheelId()));
         Map<UUID, DueItem> due = new HashMap<>();
         for (BikeState bike : bikes) {
             wheels(bike)

@@ -132,7 +132,7 @@ class RiddenService {
 
     private LogRow ridden(UUID id, UUID bikeId) {
         LogRow row = logbook.entry(id);
-        if (row.kind() != LogKind.RIDDEN || !bikeId.equals(row.bikeId())) {
+        if (row.kind() != LogKind.RIDDEN || !bikeId.equals(row.subject().bikeId())) {
             throw new NotThereException();
         }
         return row;

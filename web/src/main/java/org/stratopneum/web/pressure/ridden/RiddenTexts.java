@@ -55,7 +55,9 @@ final class RiddenTexts {
         }
         typed.put("climb", ridden.climbM() == null ? "" : Numbers.upTo(ridden.climbM(), 0));
         typed.put("hours", ridden.minutes() == null ? "" : Numbers.upTo(ridden.minutes() / 60, 2));
-        typed.put("place", row.placeId() == null ? "" : row.placeId().toString());
+        typed.put(
+                "place",
+                row.subject().placeId() == null ? "" : row.subject().placeId().toString());
         typed.put("track", ridden.track() == null ? "" : ridden.track().toString());
         typed.put("asked", "1");
         if (ridden.wet()) {
