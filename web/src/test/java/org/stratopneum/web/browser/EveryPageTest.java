@@ -15,6 +15,7 @@ import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.openqa.selenium.WebElement;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
@@ -22,6 +23,7 @@ import org.stratopneum.web.support.Site;
 
 /** What must hold on every page, whatever it is about. */
 @ExtendWith(RunningApplication.class)
+@ResourceLock("demo garage")
 class EveryPageTest {
 
     private static final String SKYLARK = "/bikes/d0000000-0000-4000-8000-000000000301/pressure";

@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.openqa.selenium.WebElement;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
@@ -16,6 +17,7 @@ import org.stratopneum.web.support.TypedBike;
 
 /** A rider converts a wheel: begins at the bench, goes on with the phone, and it holds in the morning. */
 @ExtendWith(RunningApplication.class)
+@Isolated
 class JobCardAtTheBenchTest {
 
     private static final int MOST_STEPS = 60;

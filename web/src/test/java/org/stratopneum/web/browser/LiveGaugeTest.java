@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.openqa.selenium.support.ui.FluentWait;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.quantity.PressureUnit;
@@ -17,6 +18,7 @@ import org.stratopneum.web.support.Site;
 
 /** Watching the simulated gauge while pumping and letting air out, and taking its value into the log. */
 @ExtendWith(RunningApplication.class)
+@ResourceLock("demo garage")
 class LiveGaugeTest {
 
     private static final String WHEEL = "/wheels/d0000000-0000-4000-8000-000000000606";

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.Select;
@@ -16,6 +17,7 @@ import org.stratopneum.web.support.Site;
 
 /** Noting a ride on a phone, from a recorded track, until what is told has moved. */
 @ExtendWith(RunningApplication.class)
+@ResourceLock("demo garage")
 class RideNoteTest {
 
     private final Site site;

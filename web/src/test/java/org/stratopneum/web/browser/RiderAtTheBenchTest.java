@@ -10,6 +10,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
@@ -25,6 +26,7 @@ import org.stratopneum.web.support.Site;
 
 /** What a rider does with the first pages, in a real browser on the demo garage. */
 @ExtendWith(RunningApplication.class)
+@ResourceLock("demo garage")
 class RiderAtTheBenchTest {
 
     private static final String SKYLARK = "/bikes/d0000000-0000-4000-8000-000000000301/pressure";

@@ -6,12 +6,14 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.openqa.selenium.support.ui.Select;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 
 /** On a phone: fill, dip, read how much that is, plan the next look, put it off, and take that back. */
 @ExtendWith(RunningApplication.class)
+@ResourceLock("demo garage")
 class SealantAtTheBenchTest {
 
     private final Site site;

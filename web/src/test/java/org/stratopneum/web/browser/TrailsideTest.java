@@ -17,6 +17,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.Select;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
@@ -46,6 +47,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** A flat tire in a valley without signal: a phone, and a server that is really away. */
 @ExtendWith(RunningApplication.class)
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@ResourceLock("demo garage")
 class TrailsideTest {
 
     private final RunningApplication.Started started;

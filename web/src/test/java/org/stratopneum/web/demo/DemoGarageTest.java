@@ -12,6 +12,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.pressure.BikeAdvice;
@@ -26,6 +27,7 @@ import org.stratopneum.web.rider.RiderMapper;
 import org.stratopneum.web.support.RunningApplication;
 
 @ExtendWith(RunningApplication.class)
+@ResourceLock("demo garage")
 class DemoGarageTest {
 
     private final Garage garage;

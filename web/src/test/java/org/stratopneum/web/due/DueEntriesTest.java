@@ -17,6 +17,7 @@ import net.fortuna.ical4j.model.component.VEvent;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
 import org.stratopneum.web.support.MovableClock;
@@ -26,6 +27,7 @@ import org.stratopneum.web.support.TypedBike;
 
 /** What is due is put off, skipped, done, and added to. */
 @ExtendWith(RunningApplication.class)
+@Isolated
 class DueEntriesTest {
 
     private static final LocalDate TODAY = LocalDate.now(ZoneId.of("Europe/Vienna"));

@@ -9,6 +9,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
@@ -19,6 +20,7 @@ import org.stratopneum.web.support.TypedBike;
 
 /** Job cards over plain HTTP: what they ask, what they keep, and what they write. */
 @ExtendWith(RunningApplication.class)
+@Isolated
 class JobCardTest {
 
     private static final Duration A_NIGHT = Duration.ofHours(10);

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
@@ -17,6 +18,7 @@ import org.stratopneum.web.support.TypedBike;
 
 /** Cards that mend a leak, from the bike to the hold test that proves it. */
 @ExtendWith(RunningApplication.class)
+@Isolated
 class MendCardsTest {
 
     private static final Duration NIGHT = Duration.ofHours(14);

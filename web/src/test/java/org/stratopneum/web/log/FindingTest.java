@@ -128,8 +128,10 @@ class FindingTest {
             List<UUID> picked = all.stream()
                     .filter(row -> filter.words() == null || row.note() != null)
                     .filter(row -> filter.kinds() == null || filter.kinds().contains(row.kind()))
-                    .filter(row -> filter.wheel() == null || filter.wheel().equals(row.wheelId()))
-                    .filter(row -> filter.tire() == null || filter.tire().equals(row.tireId()))
+                    .filter(row -> filter.wheel() == null
+                            || filter.wheel().equals(row.subject().wheelId()))
+                    .filter(row -> filter.tire() == null
+                            || filter.tire().equals(row.subject().tireId()))
                     .filter(row -> filter.since() == null || !row.happenedAt().isBefore(filter.since()))
                     .filter(row -> filter.until() == null || row.happenedAt().isBefore(filter.until()))
                     .map(LogRow::id)

@@ -57,7 +57,7 @@ class LogbookTest {
         assertThat(row.subject()).isEqualTo(entry.subject());
         assertThat(row.zone()).isEqualTo("Europe/Vienna");
         assertThat(row.source()).isEqualTo(LogSource.TYPED);
-        assertThat(row.tireName()).isEqualTo("Rear tire");
+        assertThat(row.names().tire()).isEqualTo("Rear tire");
         assertThat(row.struck()).isFalse();
     }
 

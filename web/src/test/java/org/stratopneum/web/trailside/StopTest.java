@@ -15,6 +15,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.trailside.Chore;
 import org.stratopneum.web.support.Guest;
@@ -28,6 +29,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** What a phone sends when it has signal again, and what the garage makes of it. */
 @ExtendWith(RunningApplication.class)
+@Isolated
 class StopTest {
 
     private static final String PLUGGED = """

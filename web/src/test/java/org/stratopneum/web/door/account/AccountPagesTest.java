@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
@@ -15,6 +16,7 @@ import org.stratopneum.web.support.TypedBike;
 
 /** What an account's own page does, and what comes along when one is made. */
 @ExtendWith(RunningApplication.class)
+@Isolated
 class AccountPagesTest {
 
     private final Site site;

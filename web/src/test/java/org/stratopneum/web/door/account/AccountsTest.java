@@ -13,6 +13,7 @@ import java.util.UUID;
 import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -28,6 +29,7 @@ import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.TestGarage;
 
 @ExtendWith(RunningApplication.class)
+@Isolated
 class AccountsTest {
 
     private static final String PASSWORD = "seven snowy stations";

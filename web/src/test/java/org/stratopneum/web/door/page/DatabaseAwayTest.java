@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
@@ -15,9 +16,11 @@ import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.ThrowAwayDatabase;
 
 /** An application whose database is killed under it, and comes back. */
+@Isolated
 class DatabaseAwayTest {
 
     private static final Duration AT_ONCE = Duration.ofSeconds(3);
+    private static final Duration SOON = Duration.ofSeconds(20);
 
     @Test
     void whileTheDatabaseIsAwayEveryPageSaysSoAndAfterwardsAllIsThere() {
@@ -38,6 +41,9 @@ class DatabaseAwayTest {
                     .as("a page that asks the database nothing")
                     .isEqualTo(200);
             database.startAgain();
+            // the pool looks for the database every few seconds
+            long until = System.nanoTime() + SOON.toNanos();
+            while (guest.get("/").statusCode() == 503 && System.nanoTime() < until) {}
             assertThat(guest.get("/").statusCode()).isEqualTo(200);
             assertThat(guest.postFrom(
                                     form,

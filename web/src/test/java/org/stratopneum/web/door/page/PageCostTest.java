@@ -11,6 +11,7 @@ import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.stratopneum.web.support.CountedQueries;
@@ -22,6 +23,7 @@ import org.stratopneum.web.support.TypedBike;
 
 /** What a page may cost: statements to the database, and bytes over the wire. The demo garage holds a year of log. */
 @ExtendWith(RunningApplication.class)
+@Isolated
 class PageCostTest {
 
     private static final int MOST_QUERIES = 8;

@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -19,6 +20,7 @@ import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
 
 @ExtendWith(RunningApplication.class)
+@ResourceLock("demo garage")
 class PagesTest {
 
     private static final String HERON = "/bikes/d0000000-0000-4000-8000-000000000302";

@@ -14,6 +14,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.stratopneum.web.platform.mail.MailCatcher;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.MovableClock;
@@ -23,6 +24,7 @@ import org.stratopneum.web.support.TypedBike;
 
 /** What is due, by mail through the simulated server. */
 @ExtendWith(RunningApplication.class)
+@Isolated
 class DigestTest {
 
     private static final ZoneId ZONE = ZoneId.of("Europe/Vienna");

@@ -23,6 +23,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
@@ -32,6 +33,7 @@ import org.stratopneum.web.support.TypedBike;
 
 /** Everything in one file, and from that file on a fresh machine. */
 @ExtendWith(RunningApplication.class)
+@Isolated
 class BackupTest {
 
     private final RunningApplication.Started running;

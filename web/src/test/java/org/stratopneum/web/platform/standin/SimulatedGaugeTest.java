@@ -11,9 +11,11 @@ import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The simulated gauge: it moves as gauges move, and speaks the lines of docs/stand-ins.md. */
+@ResourceLock("demo garage")
 class SimulatedGaugeTest {
 
     private static double after(SimulatedTire tire, double seconds) {

@@ -1,94 +1,89 @@
 package org.stratopneum.web.platform.weather;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.argThat;
+import static org.mockito.Mockito.lenient;
+import static org.mockito.Mockito.times;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
 
-import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
-import java.net.InetAddress;
-import java.net.InetSocketAddress;
+import java.net.ConnectException;
+import java.net.SocketTimeoutException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
-import org.junit.jupiter.api.AfterEach;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.stratopneum.web.platform.standin.SimulatedWeather;
-import org.stratopneum.web.support.RunningApplication;
-import org.stratopneum.web.support.Site;
+import org.mockito.Mock;
+import org.mockito.junit.jupiter.MockitoExtension;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.client.ClientHttpRequest;
+import org.springframework.http.client.ClientHttpRequestFactory;
+import org.springframework.mock.http.client.MockClientHttpResponse;
 
-/** Another weather service in place of the stand-in, over HTTP. */
-@ExtendWith(RunningApplication.class)
+/** A weather service that is reached over HTTP, and what may go wrong on the way to it. */
+@ExtendWith(MockitoExtension.class)
 class HttpWeatherTest {
 
     private static final LocalDate DAY = LocalDate.of(2025, 3, 2);
     private static final Weather.Station STATION = new Weather.Station("Quennar & Mire", 1180, 47.0, -21.5);
+    private static final String COLD =
+            "{\"station\":\"x\",\"days\":[{\"day\":\"2025-03-02\",\"lowC\":-3,\"highC\":4.5,\"relativeHumidity\":0.8}]}";
 
-    private final Site site;
-    private HttpServer service;
-    private volatile String asked;
-    private volatile String answer;
+    @Mock
+    private ClientHttpRequestFactory requests;
 
-    HttpWeatherTest(Site site) {
-        this.site = site;
-    }
+    @Mock
+    private ClientHttpRequest request;
+
+    private Weather weather;
 
     @BeforeEach
-    void openAService() throws IOException {
-        service = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
-        service.createContext("/", exchange -> {
-            asked = exchange.getRequestURI().getQuery();
-            byte[] body = answer.getBytes(StandardCharsets.UTF_8);
-            exchange.getResponseHeaders().add("Content-Type", "application/json");
-            exchange.sendResponseHeaders(200, body.length);
-            exchange.getResponseBody().write(body);
-            exchange.close();
+    void openIt() throws IOException {
+        lenient().when(requests.createRequest(any(), any())).thenReturn(request);
+        lenient().when(request.getHeaders()).thenReturn(new HttpHeaders());
+        weather = new HttpWeather(URI.create("http://weather.example/days"), requests);
+    }
+
+    private void answers(HttpStatus status, String body) throws IOException {
+        when(request.execute()).thenAnswer(call -> {
+            MockClientHttpResponse answer = new MockClientHttpResponse(body.getBytes(StandardCharsets.UTF_8), status);
+            answer.getHeaders().setContentType(MediaType.APPLICATION_JSON);
+            return answer;
         });
-        service.start();
-    }
-
-    @AfterEach
-    void closeIt() {
-        service.stop(0);
-    }
-
-    private Weather client() {
-        return new HttpWeather(
-                URI.create("http://127.0.0.1:" + service.getAddress().getPort() + "/days"));
     }
 
     @Test
-    void theStandInCanBeReachedLikeAnyOtherService() {
-        Weather over = new HttpWeather(URI.create(site.address() + "/api/stand-in/weather"));
-        assertThat(over.days(STATION, DAY, DAY.plusDays(20)))
-                .hasSize(21)
-                .isEqualTo(new SimulatedWeather().days(STATION, DAY, DAY.plusDays(20)));
-        assertThat(over.source()).isEqualTo(Weather.Source.SERVICE);
+    void itIsAskedByNamePlaceAndDays() throws IOException {
+        answers(HttpStatus.OK, COLD);
+        assertThat(weather.day(STATION, DAY).orElseThrow().highC()).isEqualTo(4.5);
+        assertThat(weather.source()).isEqualTo(Weather.Source.SERVICE);
+        verify(requests)
+                .createRequest(
+                        argThat(address -> address.getQuery()
+                                .equals("station=Quennar & Mire&heightM=1180.0&first=2025-03-02&last=2025-03-02"
+                                        + "&latitudeDeg=47.0&longitudeDeg=-21.5")),
+                        any(HttpMethod.class));
     }
 
     @Test
-    void aRealServiceIsAskedByNamePlaceAndDays() {
-        answer = """
-                {"station":"x","heightM":1180,"days":[{"day":"2025-03-02","lowC":-3,"highC":4.5,"relativeHumidity":0.8}]}
-                """;
-        assertThat(client().day(STATION, DAY).orElseThrow().highC()).isEqualTo(4.5);
-        assertThat(asked)
-                .isEqualTo("station=Quennar & Mire&heightM=1180.0&first=2025-03-02&last=2025-03-02"
-                        + "&latitudeDeg=47.0&longitudeDeg=-21.5");
-    }
-
-    @Test
-    void anAnswerIsGoodForAWhile() {
-        answer = "{\"days\":[{\"day\":\"2025-03-02\",\"lowC\":-3,\"highC\":4,\"relativeHumidity\":0.8}]}";
-        Weather weather = client();
+    void anAnswerIsGoodForAWhile() throws IOException {
+        answers(HttpStatus.OK, COLD);
         assertThat(weather.day(STATION, DAY)).isPresent();
-        asked = null;
         assertThat(weather.day(STATION, DAY)).isPresent();
-        assertThat(asked).as("asked again").isNull();
-        assertThat(weather.day(STATION, DAY.plusDays(1))).isPresent();
-        assertThat(asked).as("another day").isNotNull();
+        verify(request, times(1)).execute();
+        weather.day(STATION, DAY.plusDays(1));
+        verify(request, times(2)).execute();
     }
 
     @ParameterizedTest
@@ -97,19 +92,32 @@ class HttpWeatherTest {
                 "{\"days\":[{\"day\":\"2025-03-02\",\"lowC\":30,\"highC\":4,\"relativeHumidity\":7}]}",
                 "the sun will shine"
             })
-    void nonsenseIsNoWeatherAndTheServiceIsLeftAloneForAWhile(String nonsense) {
-        answer = nonsense;
-        Weather weather = client();
+    void nonsenseIsNoWeatherAndTheServiceIsLeftAloneForAWhile(String nonsense) throws IOException {
+        answers(HttpStatus.OK, nonsense);
         assertThat(weather.day(STATION, DAY)).isEmpty();
-        asked = null;
         assertThat(weather.day(STATION, DAY.plusDays(1))).isEmpty();
-        assertThat(asked).isNull();
+        verify(request, times(1)).execute();
+    }
+
+    static Stream<IOException> faults() {
+        return Stream.of(
+                new ConnectException("refused"),
+                new SocketTimeoutException("read timed out"),
+                new IOException("cut off"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("faults")
+    void whatDoesNotAnswerInTimeIsNoWeatherAndIsLeftAloneForAWhile(IOException fault) throws IOException {
+        when(request.execute()).thenThrow(fault);
+        assertThat(weather.day(STATION, DAY)).isEmpty();
+        assertThat(weather.day(STATION, DAY.plusDays(1))).isEmpty();
+        verify(request, times(1)).execute();
     }
 
     @Test
-    void whatDoesNotAnswerIsNoWeather() {
-        Weather gone = client();
-        service.stop(0);
-        assertThat(gone.day(STATION, DAY)).isEmpty();
+    void aServiceThatFailsIsNoWeather() throws IOException {
+        answers(HttpStatus.INTERNAL_SERVER_ERROR, "{}");
+        assertThat(weather.day(STATION, DAY)).isEmpty();
     }
 }

@@ -12,6 +12,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.stratopneum.web.support.Guest;
@@ -20,6 +21,7 @@ import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
 
 @ExtendWith(RunningApplication.class)
+@ResourceLock("demo garage")
 class PacePageTest {
 
     private static final LocalDateTime NOW =

@@ -16,12 +16,14 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
 
 @ExtendWith(RunningApplication.class)
+@ResourceLock("demo garage")
 class TrailCardTest {
 
     private static final String SKYLARK = "/bikes/d0000000-0000-4000-8000-000000000301";
