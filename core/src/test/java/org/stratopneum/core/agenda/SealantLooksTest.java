@@ -30,7 +30,7 @@ class SealantLooksTest {
         return SealantLooks.of(WHEEL, new Schedule.Measured(), forecast, coreServiced, today);
     }
 
-    /** Handbook, page 5: a look after 69 days, a refresh after 122; days do not move while nothing new is known. */
+    /** docs/handbook, page 5: a look after 69 days, a refresh after 122; days do not move while nothing new is known. */
     @Test
     void aLookComesFirstAndThenTheRefreshTakesItsPlace() {
         for (int day : new int[] {0, 40, 68, 90, 120}) {
@@ -45,7 +45,7 @@ class SealantLooksTest {
         assertThat(on(300)).extracting(DueItem::reason).containsExactly(DueReason.SEALANT_REFRESH);
     }
 
-    /** Handbook, page 5: the core is washed or renewed at each refresh. */
+    /** docs/handbook, page 5: the core is washed or renewed at each refresh. */
     @Test
     void theCoreIsServicedWithTheRefreshUnlessItWasJustBefore() {
         DueItem refresh = on(0, LocalDate.MAX).get(1);

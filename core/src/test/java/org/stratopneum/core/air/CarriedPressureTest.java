@@ -13,7 +13,7 @@ class CarriedPressureTest {
 
     private static final Surroundings WORKSHOP = Surroundings.of(21, 300);
 
-    /** Handbook check value: 1.80 bar at 22 C reads 1.54 bar at -5 C. */
+    /** docs/handbook check value: 1.80 bar at 22 C reads 1.54 bar at -5 C. */
     @Test
     void coldTakesAQuarterOfABar() {
         GaugePressure cold = CarriedPressure.carry(

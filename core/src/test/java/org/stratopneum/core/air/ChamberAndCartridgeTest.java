@@ -60,7 +60,7 @@ class ChamberAndCartridgeTest {
                 .containsExactly(ChargeChamber.MAY_NOT_SEAT);
     }
 
-    /** Handbook's check values: 25 g in 5.828 l and 16 g in 1.189 l at 20 C. */
+    /** docs/handbook's check values: 25 g in 5.828 l and 16 g in 1.189 l at 20 C. */
     @ParameterizedTest
     @CsvSource({"25, 5.828, 34.0", "16, 1.189, 103.9"})
     void aCartridgeAtItsBest(double grams, double litres, double psi) {

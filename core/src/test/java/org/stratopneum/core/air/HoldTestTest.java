@@ -44,7 +44,7 @@ class HoldTestTest {
         assertThat(test(hours, start, 20.0, end, 20.0).outcome()).isEqualTo(outcome);
     }
 
-    /** Handbook, page 4: 1.80 bar at 22 C reads 1.54 bar at -5 C: cold is no leak. */
+    /** docs/handbook, page 4: 1.80 bar at 22 C reads 1.54 bar at -5 C: cold is no leak. */
     @Test
     void whatTheColdTookIsNotLost() {
         HoldTest cold = test(24, 180, 22.0, 154.2, -5.0);

@@ -18,7 +18,7 @@ class HoleSizeTest {
         return GaugePressure.kpa(100 * bar);
     }
 
-    /** Handbook, page 4: 6.5 l from 1.6 to 0.5 bar. */
+    /** docs/handbook, page 4: 6.5 l from 1.6 to 0.5 bar. */
     @ParameterizedTest
     @CsvSource({"0.3, 364, 0.5", "1, 32.7, 0.05", "3, 3.6, 0.05"})
     void theHandbooksTimes(double diameterMm, double seconds, double tolerance) {

@@ -187,7 +187,7 @@ class DiagnosisTest {
                 .isInstanceOf(InvalidInputException.class);
     }
 
-    /** Bubbles at the valve tip are 30 times likelier under the core than under the others (handbook, page 6b: .90 and .03). */
+    /** Bubbles at the valve tip are 30 times likelier under the core than under the others (docs/handbook, page 6: .90 and .03). */
     @Test
     void aReasonIsHowMuchLikelierASignIsThere() {
         Diagnosis diagnosis = begun(AirSystem.TUBELESS).found("soap-valve-tip", "bubbles");
@@ -205,7 +205,7 @@ class DiagnosisTest {
     void whatWasMendedInVainAndWhatCannotBeCheckedHereIsNotOfferedAgain() {
         Diagnosis before = begun(AirSystem.TUBELESS).found("soap-valve-tip", "bubbles");
         assertThat(odds(before.mendedInVain(Cause.CORE)))
-                .as("a failed hold test leaves 0.08 of it (handbook, page 6)")
+                .as("a failed hold test leaves 0.08 of it (docs/handbook, page 6)")
                 .isCloseTo(0.08 * odds(before), within(1e-9));
         Diagnosis here = new Diagnosis(
                 LeakModel.of(AirSystem.TUBELESS), Set.of(), Map.of(), Set.of("tub", "look-over"), List.of());

@@ -13,7 +13,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
-/** Hidden faults, 1,000 in each of six contexts (handbook, page 6; the bench has 10,000 and prints all figures). */
+/** Hidden faults, 1,000 in each of six contexts (docs/handbook, page 6; the bench has 10,000 and prints all figures). */
 class TrialTest {
 
     private static final int FAULTS = 1000;

@@ -31,7 +31,7 @@ class WheelMapTest {
         });
     }
 
-    /** Handbook, page 6: one place is a hole, a casing weeps in many. */
+    /** docs/handbook, page 6: one place is a hole, a casing weeps in many. */
     @Test
     void onePlaceInAFlankIsAHoleAndSeveralAreACasingThatWeeps() {
         Spot one = new Spot(Spot.Zone.FLANK_LEFT, 4);
@@ -39,7 +39,7 @@ class WheelMapTest {
         assertThat(found(one, new Spot(Spot.Zone.FLANK_RIGHT, 9))).containsEntry("soap-flank", "bubbles");
     }
 
-    /** Handbook, page 6: the foot of the valve shows at the spokes nearest to it. Spoke holes of 32 lie 0.375 h apart. */
+    /** docs/handbook, page 6: the foot of the valve shows at the spokes nearest to it. Spoke holes of 32 lie 0.375 h apart. */
     @ParameterizedTest
     @CsvSource({"0.19, bubbles-near-valve", "11.4, bubbles-near-valve", "0.94, bubbles", "6, bubbles", "11, bubbles"})
     void spokeHolesNextToTheValveTellOfItsFoot(double hour, String answer) {

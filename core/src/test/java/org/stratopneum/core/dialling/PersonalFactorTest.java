@@ -126,7 +126,7 @@ class PersonalFactorTest {
     }
 
     /**
-     * Handbook, page 3: 400 riders with truth from the prior and 2 % noise in setting. After 12 rides the 80 % band holds
+     * docs/handbook, page 3: 400 riders with truth from the prior and 2 % noise in setting. After 12 rides the 80 % band holds
      * the truth in 74 to 86 %, the mean error is at most 2 %, or 3 % where the notes are noisier than usual (0.09); after
      * 3 rides at most 4 %.
      */

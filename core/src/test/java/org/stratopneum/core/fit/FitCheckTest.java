@@ -14,7 +14,7 @@ import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.tire.TireOnRim;
 
-/** The rules are the handbook's table of compatibility; the straight-walled ones are from memory of the standard. */
+/** The rules are the docs/handbook's table of compatibility; the straight-walled ones are from memory of the standard. */
 class FitCheckTest {
 
     private static final FitCase.Marks TUBELESS = new FitCase.Marks(true, true, 350.0, 120.0);

@@ -15,7 +15,7 @@ class TapePlanTest {
         return TapePlan.of(30, 622, TapePlan.USUAL_WELL_DEPTH_MM, turns, start, 32);
     }
 
-    /** Handbook's example: 622, 32 spokes, one turn: 1.93 m + 0.10 m, or 1.93 m + 0.37 m. */
+    /** docs/handbook's example: 622, 32 spokes, one turn: 1.93 m + 0.10 m, or 1.93 m + 0.37 m. */
     @ParameterizedTest
     @CsvSource({"OPPOSITE, 2.03", "THREE_HOLES, 2.30", "BEFORE_VALVE, 2.23"})
     void theLengthOfOneTurn(TapeStart start, double metres) {

@@ -17,16 +17,6 @@ class JobTest {
 
     private static final Map<Condition, Boolean> ANY = Map.of();
 
-    /** Common practice: what even professionals forget is asked again before the step that cannot be undone. */
-    private static final Set<String> EASILY_FORGOTTEN = Set.of(
-            "arrow-again",
-            "valve-between",
-            "sealant-in-before-core",
-            "sealant-in-before-closing",
-            "core-snug",
-            "core-out",
-            "open-stretch");
-
     private static Set<Ending> endings(Job job, Map<Condition, Boolean> fixed) {
         Set<Ending> found = EnumSet.noneOf(Ending.class);
         EveryWay.walk(job.script(), fixed, walk -> walk.ending().ifPresent(found::add));
@@ -112,14 +102,6 @@ class JobTest {
                         assertThat(behind).contains("core-snug");
                     }
                 }));
-    }
-
-    /** Which of the things that are easily forgotten are behind. */
-    private static Set<String> forgotten(Walk walk) {
-        return walk.taken().stream()
-                .map(taken -> taken.step().id())
-                .filter(EASILY_FORGOTTEN::contains)
-                .collect(Collectors.toSet());
     }
 
     @ParameterizedTest
@@ -221,7 +203,7 @@ class JobTest {
         assertThat(Ending.DONE.next()).isEmpty();
     }
 
-    /** Handbook, page 5: the core is washed or renewed at each refresh. */
+    /** docs/handbook, page 5: the core is washed or renewed at each refresh. */
     @ParameterizedTest
     @EnumSource(names = {"REFRESH_THROUGH_VALVE", "REFRESH_AT_BEAD", "RENEW_SEALANT"})
     void aRefreshThatIsDoneHasSealantInItAndAWashedCore(Job job) {
@@ -236,7 +218,7 @@ class JobTest {
                 }));
     }
 
-    /** Handbook, page 7: with a boot not over 70 % of the usual; what was cut is not held at what seats a sound tire. */
+    /** docs/handbook, page 7: with a boot not over 70 % of the usual; what was cut is not held at what seats a sound tire. */
     @ParameterizedTest
     @EnumSource(names = {"BOOT", "SEW_FLANK"})
     void aTireThatWasCutIsTestedAtNoMoreThanItIsRiddenWith(Job job) {
@@ -278,7 +260,7 @@ class JobTest {
         });
     }
 
-    /** Handbook, page 7: before the new tube goes in, what made the hole is found. */
+    /** docs/handbook, page 7: before the new tube goes in, what made the hole is found. */
     @ParameterizedTest
     @EnumSource(names = {"PATCH_TUBE", "SWAP_TUBE"})
     void aTubeGoesInAfterTheHoleWasMatchedAndTheTireFeltThrough(Job job) {

@@ -160,7 +160,7 @@ class WalkTest {
 
     /**
      * Common practice, no source: corrected for temperature, up to 5 % in a day is passed, up to 10 % repeated. The tire
-     * cooled from 22 to -5 C: 180 kPa read 154 kPa then (the handbook's worked value), which is no loss at all.
+     * cooled from 22 to -5 C: 180 kPa read 154 kPa then (the docs/handbook's worked value), which is no loss at all.
      */
     @ParameterizedTest
     @CsvSource({

@@ -130,7 +130,7 @@ class AheadTest {
                 .isEmpty();
     }
 
-    /** Bands of the handbook, page 6, said by somebody who is sure. */
+    /** Bands of docs/handbook, page 6, said by somebody who is sure. */
     @ParameterizedTest
     @CsvSource({"0.025, NORMAL", "0.03, SLOW", "0.07, LEAK", "0.2, LEAK", "0.21, FAST", "1, FAST"})
     void aLossThatSomebodyIsSureOfHasItsClass(double loss, LeakClass named) {

@@ -42,7 +42,7 @@ class LeakRateTest {
         return LeakRate.of(turns, bands, 0).orElseThrow();
     }
 
-    /** Handbook, page 6: bands of the classes, settled and new, and of tubes (page of the JSON contract). */
+    /** docs/handbook, page 6: bands of the classes, settled and new, and of tubes (page of the JSON contract). */
     @ParameterizedTest
     @CsvSource({
         "TUBELESS, false, 0.01, NORMAL",
@@ -68,7 +68,7 @@ class LeakRateTest {
         assertThat(rate.fall().lossPerDay()).isCloseTo(share, within(1e-9));
     }
 
-    /** Handbook, page 6: 80 psi that lost 10 in a week is 1.9 %/day; the same 10 psi from 25 is 7 %/day, a leak. */
+    /** docs/handbook, page 6: 80 psi that lost 10 in a week is 1.9 %/day; the same 10 psi from 25 is 7 %/day, a leak. */
     @ParameterizedTest
     @CsvSource({"80, 70, 0.019, NORMAL", "25, 15, 0.070, LEAK"})
     void tenPsiInAWeekIsALeakOrNot(double from, double to, double share, LeakClass named) {
@@ -77,7 +77,7 @@ class LeakRateTest {
         assertThat(rate.named()).isEqualTo(named);
     }
 
-    /** Handbook, page 6: two readings two days apart tell 2 from 6 %/day, one day apart they do not. */
+    /** docs/handbook, page 6: two readings two days apart tell 2 from 6 %/day, one day apart they do not. */
     @Test
     void whereItIsNotSureItIsToldWhenToReadAgain() {
         LeakRate day = rate(losing(0.04, 0, 1), SETTLED);

@@ -51,7 +51,7 @@ class PaceChangeTest {
                 .isLessThanOrEqualTo(Duration.ofHours(18));
     }
 
-    /** Handbook, page 6: the rule cries on 2 % of steady wheels in ten days of looking. */
+    /** docs/handbook, page 6: the rule cries on 2 % of steady wheels in ten days of looking. */
     @Test
     void hardlyASteadyWheelIsCalledInTenDaysOfLooking() {
         Random random = new Random(20_622);
@@ -69,7 +69,7 @@ class PaceChangeTest {
         assertThat((double) called / wheels).isLessThanOrEqualTo(0.025);
     }
 
-    /** Handbook, page 6: 1 to 8 %/day is seen on the second reading. */
+    /** docs/handbook, page 6: 1 to 8 %/day is seen on the second reading. */
     @Test
     void aLeakThatBeginsIsSeenOnItsSecondReading() {
         Random random = new Random(1_180);
@@ -127,7 +127,7 @@ class PaceChangeTest {
                 .isLessThanOrEqualTo(Duration.ofDays(2));
     }
 
-    /** The same measure as for a wheel that nobody pumps (handbook, page 6): 2 % in ten days of looking. */
+    /** The same measure as for a wheel that nobody pumps (docs/handbook, page 6): 2 % in ten days of looking. */
     @Test
     void hardlyASteadyWheelIsCalledOverInflations() {
         Random random = new Random(406);

@@ -28,7 +28,7 @@ class PressureFallTest {
                 celsius == null ? null : Temperature.celsius(celsius));
     }
 
-    /** Handbook, page 6: a road tire from 80 psi that lost 10 in a week is at 1.9 % a day, from 25 psi at 7 %. */
+    /** docs/handbook, page 6: a road tire from 80 psi that lost 10 in a week is at 1.9 % a day, from 25 psi at 7 %. */
     @ParameterizedTest
     @CsvSource({"80, 0.019", "25, 0.070"})
     void theSameLossIsNothingInARoadTireAndALeakInAWideOne(double psi, double perDay) {

@@ -16,7 +16,7 @@ import org.stratopneum.core.check.InvalidInputException;
 
 class GroundMixTest {
 
-    /** Handbook, step 6: a factor above 1 is for wide tires and fades in between 40 and 54 mm. */
+    /** docs/handbook, page 3, step 6: a factor above 1 is for wide tires and fades in between 40 and 54 mm. */
     @ParameterizedTest
     @CsvSource({
         "CROSS_COUNTRY, 28, 1.00",

@@ -39,7 +39,7 @@ class LimitsTest {
         assertThat(road.advise().rear().pressure().in(PressureUnit.PSI)).isLessThanOrEqualTo(72.53);
     }
 
-    /** Drop at the ceiling decides how much stands against it (handbook, step 9): 18 and 20 % are the edges. */
+    /** Drop at the ceiling decides how much stands against it (docs/handbook, page 3, step 9): 18 and 20 % are the edges. */
     @ParameterizedTest
     @CsvSource({
         "0.1499, WARNS, above-ceiling",
@@ -83,7 +83,7 @@ class LimitsTest {
         assertThat(WheelAdvice.of(lighter).chainPressure().kpa()).isCloseTo(550, within(0.5));
     }
 
-    /** Handbook, step 9: where nothing is printed a tubeless tire has 14 psi from 50 mm, 18 from 40, 23 from 35. */
+    /** docs/handbook, page 3, step 9: where nothing is printed a tubeless tire has 14 psi from 50 mm, 18 from 40, 23 from 35. */
     @ParameterizedTest
     @CsvSource({"57, 14", "50, 14", "49, 18", "40, 18", "39, 23", "35, 23", "34, 0"})
     void tubelessTiresHaveAUsualMinimum(double width, double psi) {

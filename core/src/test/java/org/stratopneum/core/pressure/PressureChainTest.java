@@ -28,7 +28,7 @@ class PressureChainTest {
         assertThat(chart.psi()).isCloseTo(psi, within(4.0));
     }
 
-    /** Handbook, worked value: 91 kg, mountain shares, 60 mm, cross-country trail, tubeless. */
+    /** docs/handbook, worked value: 91 kg, mountain shares, 60 mm, cross-country trail, tubeless. */
     @Test
     void theWorkedValueComesOut() {
         BikeAdvice advice = Cases.mountain(60, Ground.CROSS_COUNTRY, 91).advise();
@@ -105,7 +105,7 @@ class PressureChainTest {
         assertThat(byDrop).isSortedAccordingTo((a, b) -> Double.compare(b, a));
     }
 
-    /** At 20 % the shifted pressure is three quarters of that at 15 % (handbook, step 5). */
+    /** At 20 % the shifted pressure is three quarters of that at 15 % (docs/handbook, page 3, step 5). */
     @Test
     void theDropMovesTheShiftedPressure() {
         assertThat(ChartPressure.atDrop(20, 0.20)).isCloseTo((20 + 7.1685) * 0.75 - 7.1685, within(1e-12));

@@ -14,7 +14,7 @@ import org.stratopneum.core.quantity.Mass;
 
 class SystemAndSetupTest {
 
-    /** Common practice, no source (handbook, step 2). */
+    /** Common practice, no source (docs/handbook, page 3, step 2). */
     @ParameterizedTest
     @CsvSource({"ROAD, 47", "GRAVEL, 47", "MOUNTAIN, 48", "UPRIGHT, 40", "CARGO, 35"})
     void posturesShareTheWeight(Posture posture, double percentFront) {

@@ -63,7 +63,7 @@ class ScheduleTest {
         assertThatThrownBy(() -> new Schedule.MonthlyTopUp(7)).isInstanceOf(InvalidInputException.class);
     }
 
-    /** Handbook, page 5: a month dries about 15 ml in a 60-622. */
+    /** docs/handbook, page 5: a month dries about 15 ml in a 60-622. */
     @Test
     void aMonthDriesWhatTheTradeTopsUp() {
         assertThat(forecast(MINIMUM, FILLED).driesMl(FILLED, FILLED.plusMonths(1)))

@@ -16,7 +16,7 @@ class SealantDoseTest {
         return new TireOnRim(width, 622, measuringRim, rim, null).section();
     }
 
-    /** The handbook's doses, in ml; they cover what practitioners quote for road, gravel and mountain (common practice). */
+    /** The docs/handbook's doses, in ml; they cover what practitioners quote for road, gravel and mountain (common practice). */
     @ParameterizedTest
     @CsvSource({"28, 19, 21, 25, 41, 52", "40, 25, 25, 37, 62, 78", "60, 30, 30, 61, 101, 129"})
     void theLawGivesTheDosesOfTheTable(
@@ -66,7 +66,7 @@ class SealantDoseTest {
         }
     }
 
-    /** Handbook, page 5: doses to the nearest 5 ml, top-ups up to the next 5. */
+    /** docs/handbook, page 5: doses to the nearest 5 ml, top-ups up to the next 5. */
     @ParameterizedTest
     @CsvSource({"101.4, 100, 105", "102.6, 105, 105", "60, 60, 60", "0.2, 0, 5", "-7, -5, 0"})
     void whatIsMeasuredOutComesInStepsOfFive(double ml, double nearest, double up) {
@@ -74,7 +74,7 @@ class SealantDoseTest {
         assertThat(SealantDose.roundedUpMl(ml)).isEqualTo(up);
     }
 
-    /** Handbook, page 5: 60 ml in a road tire is a film of 0.44 mm, 20 ml of 0.15. */
+    /** docs/handbook, page 5: 60 ml in a road tire is a film of 0.44 mm, 20 ml of 0.15. */
     @ParameterizedTest
     @CsvSource({"COPIOUS, 60", "SPARSE, 20"})
     void habitsBesideTheSchoolsAreNamedByTheirFilm(SealantDose.Habit habit, double ml) {

@@ -45,7 +45,7 @@ class SealantForecastTest {
         return ChronoUnit.DAYS.between(FILLED, until);
     }
 
-    /** Handbook, page 5: the prior alone reproduces the trade's habit, to a day, in every tire. */
+    /** docs/handbook, page 5: the prior alone reproduces the trade's habit, to a day, in every tire. */
     @ParameterizedTest
     @CsvSource({"STANDARD, 20, 0.5, 122, 69", "LEAN, 20, 0.5, 49, 28", "STANDARD, 35, 0.2, 32, 18"})
     void thePriorAloneIsTheTradesHabit(DoseSchool school, double celsius, double humidity, int refresh, int check) {
@@ -56,7 +56,7 @@ class SealantForecastTest {
         }
     }
 
-    /** Handbook, page 5: a standard road dose of 30 ml lasts about 134 days until the stick comes out dry. */
+    /** docs/handbook, page 5: a standard road dose of 30 ml lasts about 134 days until the stick comes out dry. */
     @Test
     void aRoadDoseLastsUntilDryAsLongAsTheTradeSays() {
         SealantForecast forecast = SealantForecast.of(
@@ -135,7 +135,7 @@ class SealantForecastTest {
     }
 
     /**
-     * Handbook, page 5: hidden rates, dips at 30, 50 and 70 % of the life with an error of 1.5 mm, which
+     * docs/handbook, page 5: hidden rates, dips at 30, 50 and 70 % of the life with an error of 1.5 mm, which
      * averaging on one day does not divide. The
      * band of the volume holds the truth on later days in 74 to 86 %, refresh-by is off by 15 % at most in the middle.
      */

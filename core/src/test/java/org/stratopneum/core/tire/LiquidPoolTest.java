@@ -21,7 +21,7 @@ class LiquidPoolTest {
         return LiquidPool.in(section(width, measuring, rim));
     }
 
-    /** Handbook, page 1: worked values. */
+    /** docs/handbook, page 1: worked values. */
     @ParameterizedTest
     @CsvSource({
         "60, 30, 30, 5, 8.04", "60, 30, 30, 10, 31.38", "60, 30, 30, 15, 68.75", "60, 30, 30, 20, 118.89",
@@ -69,7 +69,7 @@ class LiquidPoolTest {
         return volume / 1000;
     }
 
-    /** For a shallow pool the integral tends to pi sqrt(Ro r) D squared (handbook, page 1). */
+    /** For a shallow pool the integral tends to pi sqrt(Ro r) D squared (docs/handbook, page 1). */
     @Test
     void aShallowPoolIsAParaboloid() {
         TireSection section = section(60, 30, 30);

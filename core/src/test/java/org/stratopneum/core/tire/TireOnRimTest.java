@@ -14,7 +14,7 @@ import org.stratopneum.core.check.Problem;
 
 class TireOnRimTest {
 
-    /** Common practice, from memory (handbook page 1). */
+    /** Common practice, from memory (docs/handbook, page 1). */
     @ParameterizedTest
     @CsvSource({
         "18, 15",

@@ -9,7 +9,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class TireSectionTest {
 
-    /** The handbook's worked values (page 1), to the digits printed there. */
+    /** The docs/handbook's worked values (page 1), to the digits printed there. */
     @ParameterizedTest
     @CsvSource({
         "28, 622, 19, 21, 28.84, 24.30,  587.4, 1.189, 1372",

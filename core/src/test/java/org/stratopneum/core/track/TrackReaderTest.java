@@ -147,6 +147,17 @@ class TrackReaderTest {
         }
 
         @Override
+        public int read(byte[] into, int from, int length) {
+            if (at == now.length && !next()) {
+                return -1;
+            }
+            int given = Math.min(length, now.length - at);
+            System.arraycopy(now, at, into, from, given);
+            at += given;
+            return given;
+        }
+
+        @Override
         public int read() {
             if (at == now.length && !next()) {
                 return -1;

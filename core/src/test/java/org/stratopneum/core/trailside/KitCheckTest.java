@@ -13,7 +13,7 @@ import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.quantity.GaugePressure;
 
-/** What a bag lacks for a wheel: common practice, no source; its air by the handbook's worked values. */
+/** What a bag lacks for a wheel: common practice, no source; its air by the docs/handbook's worked values. */
 class KitCheckTest {
 
     /** 60-622: 5.828 l (worked value of the handbook), ridden at 22 psi. */

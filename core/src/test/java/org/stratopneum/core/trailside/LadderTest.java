@@ -27,7 +27,7 @@ import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.trailside.Situation.By;
 
-/** The rules of the handbook's page on the trailside; where it is silent, common practice, no source. */
+/** The rules of the docs/handbook's page on the trailside; where it is silent, common practice, no source. */
 class LadderTest {
 
     private static final AirBudget BIG_TIRE = AirBudget.of(

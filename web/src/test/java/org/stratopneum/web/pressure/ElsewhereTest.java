@@ -76,7 +76,7 @@ class ElsewhereTest {
                 .toString();
     }
 
-    /** Handbook, page 4: 1.80 bar at 22 C reads 1.54 bar at -5 C; nobody knows the rate from one reading. */
+    /** docs/handbook, page 4: 1.80 bar at 22 C reads 1.54 bar at -5 C; nobody knows the rate from one reading. */
     @Test
     void theColdTakesWhatTheHandbookSays() {
         read("1.80", "SET", "", "22");
@@ -101,7 +101,7 @@ class ElsewhereTest {
                 .contains("Now about 1.8", "It loses");
     }
 
-    /** Handbook, page 3: 1,000 m more adds about 11 kPa, 1.6 psi; warmth moves the absolute pressure 0.34 % per C. */
+    /** docs/handbook, page 3: 1,000 m more adds about 11 kPa, 1.6 psi; warmth moves the absolute pressure 0.34 % per C. */
     @Test
     void heightAddsAndSoLessIsSetBelow() {
         String page = page("?hereTemperature=20&hereHeight=0&thereTemperature=20&thereHeight=1000");

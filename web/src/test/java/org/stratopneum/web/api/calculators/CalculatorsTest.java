@@ -36,7 +36,7 @@ class CalculatorsTest {
         this.site = site;
     }
 
-    /** The handbook's worked values (page 1). */
+    /** The docs/handbook's worked values (page 1). */
     @ParameterizedTest
     @CsvSource({"28, 19, 21, 28.84, 24.30, 587.4, 1.189, 1372", "60, 30, 35, 61.84, 56.41, 2874.7, 6.100, 3389"})
     void sectionAnswersTheWorkedValues(
@@ -59,7 +59,7 @@ class CalculatorsTest {
         assertThat(answer.get("innerSurfaceCm2").asDouble()).isCloseTo(surface, within(0.6));
     }
 
-    /** Handbook, page 4: 1.80 bar at 22 C reads 1.54 bar at -5 C. */
+    /** docs/handbook, page 4: 1.80 bar at 22 C reads 1.54 bar at -5 C. */
     @Test
     void carryAnswersTheCheckValue() {
         JsonNode answer = ok("/air/carry", """
@@ -78,7 +78,7 @@ class CalculatorsTest {
         assertThat(answer.json().get("errors").get(0).get("message").asString()).contains("softer than the air");
     }
 
-    /** Handbook, page 3, worked value: 19.1 front and 21.4 rear psi. */
+    /** docs/handbook, page 3, worked value: 19.1 front and 21.4 rear psi. */
     @Test
     void adviceAnswersTheWorkedValue() {
         JsonNode answer = ok("/pressure/advice", MOUNTAIN);

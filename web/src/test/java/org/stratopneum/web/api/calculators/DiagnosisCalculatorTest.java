@@ -45,7 +45,7 @@ class DiagnosisCalculatorTest {
         return sum;
     }
 
-    /** Handbook, page 6b: the priors as they stand, and by hand 0.12 x 0.90 against 0.88 x 0.03: 80.4 %. */
+    /** docs/handbook, page 6: the priors as they stand, and by hand 0.12 x 0.90 against 0.88 x 0.03: 80.4 %. */
     @Test
     void theTablesPriorIsMovedByTheTablesLikelihoods() {
         JsonNode nothing = ask("{\"system\": \"TUBELESS\"}");
@@ -63,14 +63,14 @@ class DiagnosisCalculatorTest {
         assertThat(bubbles.at("/causes/0/reasons/0").asString()).contains("30 times likelier");
     }
 
-    /** Handbook, page 6: a failed hold test multiplies its cause by 0.08. */
+    /** docs/handbook, page 6: a failed hold test multiplies its cause by 0.08. */
     @Test
     void aMendingInVainLeavesItsEighthPercent() {
         JsonNode answer = ask("{\"system\": \"TUBELESS\", \"failedFixes\": [\"core\"]}");
         assertThat(probability(answer, "core")).isCloseTo(0.12 * 0.08 / (0.88 + 0.12 * 0.08), within(1e-9));
     }
 
-    /** Handbook, page 6b: sealant older than 120 days multiplies "sealant low" by six. */
+    /** docs/handbook, page 6: sealant older than 120 days multiplies "sealant low" by six. */
     @Test
     void whatIsKnownMovesThePrior() {
         JsonNode old = ask("{\"system\": \"TUBELESS\", \"context\": {\"sealantAgeDays\": 150}}");
@@ -80,7 +80,7 @@ class DiagnosisCalculatorTest {
         assertThat(lever.at("/causes/0/code").asString()).isEqualTo("tape");
     }
 
-    /** Handbook, page 6: the tire comes off last, unless a sign points there; what cannot be done is not asked. */
+    /** docs/handbook, page 6: the tire comes off last, unless a sign points there; what cannot be done is not asked. */
     @Test
     void openingIsNotAskedForAndWhatCannotBeDoneNeither() {
         List<String> notPossible = new ArrayList<>();

@@ -15,7 +15,7 @@ import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import tools.jackson.databind.JsonNode;
 
-/** The calculators of the workshop, asked as a script would: the handbook's worked values, and every fault at once. */
+/** The calculators of the workshop, asked as a script would: the docs/handbook's worked values, and every fault at once. */
 @ExtendWith(RunningApplication.class)
 class WorkshopCalculatorsTest {
 
@@ -51,7 +51,7 @@ class WorkshopCalculatorsTest {
         assertThat(answer.get("exactMl").asDouble()).isCloseTo(101.46 * 1.5 + 25, within(0.3));
     }
 
-    /** Handbook, page 2: a 1.0 l chamber at 150 psi (1034 kPa) leaves a mountain tire at 22 psi (152 kPa). */
+    /** docs/handbook, page 2: a 1.0 l chamber at 150 psi (1034 kPa) leaves a mountain tire at 22 psi (152 kPa). */
     @Test
     void aChamberInAMountainTire() {
         JsonNode answer = ok("/air/chamber", "{%s, \"chamberL\": 1, \"chamberGaugeKpa\": 1034.2}".formatted(TIRE));
@@ -65,7 +65,7 @@ class WorkshopCalculatorsTest {
         assertThat(tooMuch.at("/verdicts/0/fix").asString()).contains("Charge the chamber to");
     }
 
-    /** Handbook, page 4: 25 g give 34.0 psi in a 60-622, 16 g 103.9 psi in a 28-622, at their best at 20 C. */
+    /** docs/handbook, page 4: 25 g give 34.0 psi in a 60-622, 16 g 103.9 psi in a 28-622, at their best at 20 C. */
     @Test
     void cartridgesAtTheirBest() {
         assertThat(ok("/air/cartridge", "{%s, \"massG\": 25}".formatted(TIRE))
@@ -78,7 +78,7 @@ class WorkshopCalculatorsTest {
         assertThat(road.get("leftOverG").asDouble()).isBetween(0.0, 16 * 0.58);
     }
 
-    /** Handbook, page 4: 6.5 l from 1.6 to 0.5 bar in 32.7 s is a hole of 1 mm; here the 5.83 l of a 60-622. */
+    /** docs/handbook, page 4: 6.5 l from 1.6 to 0.5 bar in 32.7 s is a hole of 1 mm; here the 5.83 l of a 60-622. */
     @Test
     void aTireThatWentDownInHalfAMinuteHasAHoleOfAMillimetre() {
         JsonNode answer = ok(
@@ -100,7 +100,7 @@ class WorkshopCalculatorsTest {
         assertThat(answer.get("leftOverG").asDouble()).isCloseTo(6, within(1e-9));
     }
 
-    /** Handbook, page 2: 622 with 32 spokes: 1.93 m + 0.37 m; 28 mm on a 30 mm bed overlap by 24 and cover 32 mm. */
+    /** docs/handbook, page 2: 622 with 32 spokes: 1.93 m + 0.37 m; 28 mm on a 30 mm bed overlap by 24 and cover 32 mm. */
     @Test
     void tapeForAWheel() {
         JsonNode answer = ok("/fit/tape", """
@@ -141,7 +141,7 @@ class WorkshopCalculatorsTest {
                 .contains("valve-base");
     }
 
-    /** Handbook, page 1: 10 mm in a 60-622 are 31.38 ml. */
+    /** docs/handbook, page 1: 10 mm in a 60-622 are 31.38 ml. */
     @Test
     void aPoolIsToldByDepthAndByVolume() {
         JsonNode byDepth = ok("/sealant/pool", "{%s, \"depthMm\": 10}".formatted(TIRE));
@@ -155,7 +155,7 @@ class WorkshopCalculatorsTest {
         assertThat(deep.json().at("/errors/0/limit").asDouble()).isCloseTo(55.98, within(0.01));
     }
 
-    /** Handbook, page 5: a standard dose at 20 C and 50 % wants a refresh after 122 days, a look after 69. */
+    /** docs/handbook, page 5: a standard dose at 20 C and 50 % wants a refresh after 122 days, a look after 69. */
     @Test
     void theForecastWithoutADipIsTheTradesHabit() {
         String asked =
@@ -228,7 +228,7 @@ class WorkshopCalculatorsTest {
         assertThat(found).containsExactlyInAnyOrder(fields.split(", "));
     }
 
-    /** By hand: 180 to 139 kPa at 20 C in four days is 1 - (139/180)^(1/4) = 6.3 %/day (handbook, page 6: a leak). */
+    /** By hand: 180 to 139 kPa at 20 C in four days is 1 - (139/180)^(1/4) = 6.3 %/day (docs/handbook, page 6: a leak). */
     @Test
     void aLeakIsToldWithItsDoubtAndItsFloor() {
         String reading = "{\"at\": \"2026-05-0%dT07:00:00Z\", \"gaugeKpa\": %s, \"temperatureC\": 20}";

@@ -13,7 +13,7 @@ import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
 
-/** What a wheel takes, on its page; the numbers are the handbook's worked ones. */
+/** What a wheel takes, on its page; the numbers are the docs/handbook's worked ones. */
 @ExtendWith(RunningApplication.class)
 class NeedsTest {
 

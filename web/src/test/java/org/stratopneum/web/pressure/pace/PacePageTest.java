@@ -127,7 +127,7 @@ class PacePageTest {
         assertThat(page("")).contains("read the gauge twice");
     }
 
-    /** 25 to 18.2 psi in 95 hours: 1 - (18.2/25)^(24/95) = 7.7 % a day, by the handbook's bands (page 6) a leak. */
+    /** 25 to 18.2 psi in 95 hours: 1 - (18.2/25)^(24/95) = 7.7 % a day, by the docs/handbook's bands (page 6) a leak. */
     @Test
     void aLeakIsNamedWithItsDoubtAndIsDueEverywhere() {
         read("SET", 96, "25");
@@ -163,7 +163,7 @@ class PacePageTest {
         assertThat(page("?wanted=50&rideAt=" + NOW.plusDays(30))).contains("more than tire and rim may get");
     }
 
-    /** Handbook, page 4: 6.5 l from 1.6 to 0.5 bar in 32.7 s is a hole of 1 mm; a 57 mm tire holds a little less. */
+    /** docs/handbook, page 4: 6.5 l from 1.6 to 0.5 bar in 32.7 s is a hole of 1 mm; a 57 mm tire holds a little less. */
     @Test
     void aTireThatWentDownInHalfAMinuteHasAHoleOfAboutAMillimetre() {
         assertThat(page("?holeFrom=23.2&holeTo=7.25&holeMinutes=0.5")).containsPattern("About (0.9\\d|1.0) mm across");

@@ -60,7 +60,7 @@ class WhatIfTest {
         assertThat(page).doesNotContain("class=\"other\"").contains("strike-line", "as it stands");
     }
 
-    /** Handbook, page 3: wider, less; more load, more; rougher ground, more; a tube 1.07; an insert 0.92. */
+    /** docs/handbook, page 3: wider, less; more load, more; rougher ground, more; a tube 1.07; an insert 0.92. */
     @Test
     void eachChangeMovesThePressureAsTheChainSays() {
         double stands = set(page("")).get(0);
