@@ -5,9 +5,6 @@ export function begin({ system, where = "", size = "NOT_SEEN", live, bag, air, p
   return { system, where, size, live, bag, air, pressure, noted: [], done: [], said: [] };
 }
 
-const EMPTY = 0.02;
-const NOTHING = 1e-9;
-
 // Straight lines between the lines of a table.
 function between(values, step, at) {
   const i = Math.min(values.length - 2, Math.max(0, Math.floor(at / step)));
@@ -22,12 +19,11 @@ function gramsFor(air, kpa) {
   if (kpa <= 0) {
     return 0;
   }
-  const i = Math.min(air.gasKpa.length - 2, Math.max(0, air.gasKpa.findIndex((value) => value >= kpa) - 1));
+  const above = air.gasKpa.findIndex((value) => value >= kpa);
+  const i = Math.max(0, (above < 0 ? air.gasKpa.length - 1 : above) - 1);
   const [low, high] = [air.gasKpa[i], air.gasKpa[i + 1]];
   return air.gasG * (i + (kpa - low) / (high - low));
 }
-
-const DELIVERED = { low: 0.42, likely: 0.85, best: 1 };
 
 function mostGrams(stop, pressure = stop.pressure) {
   return gramsFor(stop.air, stop.air.ceilingKpa - pressure);
@@ -37,20 +33,20 @@ function leftG(charge) {
   return charge.grams * charge.left;
 }
 
-function usable(stop, charge) {
+function usable({ air }, stop, charge) {
   return (
-    charge.left >= EMPTY &&
+    charge.left >= air.empty &&
     stop.pressure < stop.air.ceilingKpa &&
-    (stop.bag.headShuts || leftG(charge) <= mostGrams(stop) + 1e-6)
+    (stop.bag.headShuts || leftG(charge) <= mostGrams(stop) + air.nothingG)
   );
 }
 
-export function count(stop, item) {
+export function count(rules, stop, item) {
   if (item === "PUMP") {
     return stop.bag.pump === null ? 0 : 1;
   }
   if (item === "GAS") {
-    return stop.bag.charges.filter((charge) => usable(stop, charge)).length;
+    return stop.bag.charges.filter((charge) => usable(rules, stop, charge)).length;
   }
   return stop.bag.counts[item] ?? 0;
 }
@@ -68,7 +64,7 @@ export function holds(rules, stop, name) {
     return told.in.includes(word(stop, told.field));
   }
   if (told.item !== undefined) {
-    return count(stop, told.item) >= told.atLeast;
+    return count(rules, stop, told.item) >= told.atLeast;
   }
   if (told.all !== undefined) {
     return told.all.every((other) => holds(rules, stop, other));
@@ -87,15 +83,15 @@ export function next(rules, stop) {
 }
 
 /** With what a rung can put air in; the usual way first. */
-export function ways(stop, rung) {
-  const ways = [];
+export function ways(rules, stop, rung) {
+  const known = [];
   if (stop.bag.pump !== null && !rung.gasOnly) {
-    ways.push("PUMP");
+    known.push("PUMP");
   }
-  if (count(stop, "GAS") > 0) {
-    ways.push("GAS");
+  if (count(rules, stop, "GAS") > 0) {
+    known.push("GAS");
   }
-  return ways;
+  return known;
 }
 
 function pumped(stop, goal) {
@@ -109,43 +105,52 @@ function pumped(stop, goal) {
   return { strokes, low: to, likely: to, best: to };
 }
 
-function letIn(stop, wanted) {
+function letIn({ air }, stop, wanted) {
   const most = mostGrams(stop);
   let out = 0;
   const parts = [];
   const left = [];
   for (const charge of stop.bag.charges) {
     const grams = stop.bag.headShuts ? Math.min(leftG(charge), Math.min(wanted, most) - out) : leftG(charge);
-    if (charge.left < EMPTY || out >= wanted - NOTHING || grams <= NOTHING || out + grams > most + 1e-6) {
+    if (
+      charge.left < air.empty ||
+      out >= wanted - air.nothingG ||
+      grams <= air.nothingG ||
+      out + grams > most + air.nothingG
+    ) {
       left.push(charge);
       continue;
     }
     out += grams;
     const share = grams / charge.grams;
-    parts.push({ grams: charge.grams, share, held: leftG(charge) > grams + NOTHING && out >= most - 1e-6 });
-    left.push({ grams: charge.grams, left: stop.bag.headShuts ? Math.max(0, charge.left - share) : 0 });
+    parts.push({
+      grams: charge.grams,
+      share,
+      held: leftG(charge) > grams + air.nothingG && out >= most - air.nothingG,
+    });
+    left.push({ grams: charge.grams, left: Math.max(0, charge.left - (stop.bag.headShuts ? share : charge.left)) });
   }
   const at = (share) => stop.pressure + gasKpa(stop.air, out * share);
-  return { parts, left, low: at(DELIVERED.low), likely: at(DELIVERED.likely), best: at(DELIVERED.best) };
+  return { parts, left, low: at(air.delivered.low), likely: at(air.delivered.likely), best: at(air.delivered.best) };
 }
 
 /** What a rung puts in: pressures (kPa gauge), strokes or parts of cartridges, and the cartridges afterwards. */
-export function fill(stop, rung, by) {
+export function fill(rules, stop, rung, by) {
   const goal = stop.air.goals[rung.air];
   if (by === "PUMP") {
     return { parts: [], left: stop.bag.charges, ...pumped(stop, goal) };
   }
-  const wanted = stop.pressure < goal ? gramsFor(stop.air, goal - stop.pressure) / DELIVERED.likely : 0;
-  return { strokes: 0, ...letIn(stop, wanted) };
+  const wanted = stop.pressure < goal ? gramsFor(stop.air, goal - stop.pressure) / rules.air.delivered.likely : 0;
+  return { strokes: 0, ...letIn(rules, stop, wanted) };
 }
 
 /** What all of the air would do, cartridge by cartridge, each with those before it. */
-export function budget(stop) {
+export function budget(rules, stop) {
   const lines = [];
   for (let i = 1; i <= stop.bag.charges.length; i++) {
     const part = { ...stop, bag: { ...stop.bag, charges: stop.bag.charges.slice(0, i) } };
     const all = part.bag.charges.reduce((sum, charge) => sum + leftG(charge), 0);
-    const filled = letIn(part, all);
+    const filled = letIn(rules, part, all);
     if (filled.parts.length > lines.length) {
       lines.push(filled);
     }
@@ -153,8 +158,8 @@ export function budget(stop) {
   return lines;
 }
 
-export function enough(stop, kpa) {
-  return kpa >= stop.air.goals.SEVENTY - 1e-6;
+export function enough({ air }, stop, kpa) {
+  return kpa >= stop.air.goals[air.enough] - air.nothingKpa;
 }
 
 /** After an answer; `by` says with what air went in. */
@@ -168,13 +173,13 @@ export function after(rules, stop, rung, reply, by) {
   let charges = stop.bag.charges;
   let pressure = stop.pressure;
   if (rung.air !== null) {
-    const filled = fill(stop, rung, by);
+    const filled = fill(rules, stop, rung, by);
     charges = filled.left;
     pressure = filled.likely;
     if (filled.parts.length > 0) {
       noted.add("GAS_IN").add("BAG_USED");
     }
-    if (enough(stop, pressure)) {
+    if (enough(rules, stop, pressure)) {
       noted.delete("LITTLE_AIR");
     } else {
       noted.add("LITTLE_AIR");

@@ -54,8 +54,9 @@ async function refreshOnce() {
     if (before !== undefined && before.rider.id !== mine.rider.id) {
       await device.forget("stop");
     }
-    const { token, ...rest } = mine;
-    await device.keep("mine", { ...rest, fetched: Date.now() });
+    const kept = { ...mine, fetched: Date.now() };
+    delete kept.token;
+    await device.keep("mine", kept);
   }
   tell();
   return mine;

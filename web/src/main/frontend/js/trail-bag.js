@@ -22,8 +22,8 @@ export function inBag({ rules, say, bag }) {
  * and what a cartridge holds where that was said, `right` that nothing more is.
  */
 export function bagPanel({ rules, say, bag, note, pumps: known, usualG, change, right }) {
-  const full = bag.charges.filter((charge) => charge.left > 0.99);
-  const opened = bag.charges.find((charge) => charge.left > 0 && charge.left <= 0.99);
+  const full = bag.charges.filter((charge) => charge.left > rules.air.full);
+  const opened = bag.charges.find((charge) => charge.left > 0 && charge.left <= rules.air.full);
   const size = bag.charges[0]?.grams ?? usualG;
   const charges = (count, each, part) => [
     ...(part > 0 ? [{ grams: each, left: part }] : []),
@@ -70,7 +70,7 @@ export function bagPanel({ rules, say, bag, note, pumps: known, usualG, change, 
     pick(
       "bag-grams",
       say("bag.cartridge"),
-      [...new Set([12, 16, 20, 25, 33, 38, size])]
+      [...new Set([...rules.air.cartridgesG, size])]
         .sort((a, b) => a - b)
         .map((value) => ({ code: value, words: say("bag.grams", grams(value)) })),
       size,

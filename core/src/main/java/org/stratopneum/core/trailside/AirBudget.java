@@ -3,26 +3,25 @@ package org.stratopneum.core.trailside;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.stratopneum.core.air.Cartridge;
 import org.stratopneum.core.air.Cartridge.Delivery;
 import org.stratopneum.core.air.HandPump;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.quantity.AbsolutePressure;
 import org.stratopneum.core.quantity.GaugePressure;
-import org.stratopneum.core.quantity.Temperature;
 
 /**
- * What the air in the bag does for one tire. It leaves out what {@link Cartridge} and {@link HandPump} leave out, and
+ * What the air in the bag does for one tire. It leaves out what cartridges and pumps leave out, and
  * what escapes while the hole is open: each filling begins in a tire that keeps its air.
  *
  * @param tireL air volume of the tire (l)
  * @param ambient pressure of the air that is pumped
  * @param goals what each goal means on this wheel, none above the ceiling
  * @param ceiling never more than this, by whatever way
+ * @param law by which air and gas are reckoned
  */
 public record AirBudget(
-        double tireL, AbsolutePressure ambient, Map<AirGoal, GaugePressure> goals, GaugePressure ceiling) {
+        double tireL, AbsolutePressure ambient, Map<AirGoal, GaugePressure> goals, GaugePressure ceiling, AirLaw law) {
 
     /** The goal is above the ceiling: the ceiling (kPa), and what was wanted. */
     public static final String ABOVE_CEILING = "target-above-ceiling";
@@ -30,13 +29,26 @@ public record AirBudget(
     /** There is more in the tire already than it may hold. */
     public static final String START_ABOVE_CEILING = "above-ceiling";
 
-    /** Gas that has warmed up (C; assumption). */
-    private static final Temperature WARM = Temperature.celsius(20);
-
     private static final double SEVENTY = 0.7;
 
     /** Less than this is a rounding error of the sums (g). */
-    private static final double NOTHING_G = 1e-9;
+    public static final double NOTHING_G = 1e-9;
+
+    /** The same of a pressure (kPa). */
+    public static final double NOTHING_KPA = 1e-6;
+
+    /** So much is enough to ride on. */
+    public static final AirGoal ENOUGH = AirGoal.SEVENTY;
+
+    /** By the equations. */
+    public AirBudget(double tireL, AbsolutePressure ambient, Map<AirGoal, GaugePressure> goals, GaugePressure ceiling) {
+        this(tireL, ambient, goals, ceiling, new ExactAir(tireL, ambient));
+    }
+
+    /** The same as a device does it, by the tables that it keeps. */
+    public AirBudget byTables() {
+        return new AirBudget(tireL, ambient, goals, ceiling, new TabledAir(this));
+    }
 
     public AirBudget {
         goals = Map.copyOf(goals);
@@ -83,16 +95,12 @@ public record AirBudget(
 
     /** Whether so much is enough to ride on. */
     boolean enough(GaugePressure pressure) {
-        return !pressure.isBelow(goal(AirGoal.SEVENTY));
-    }
-
-    private Cartridge from(GaugePressure start) {
-        return new Cartridge(tireL, WARM, start);
+        return pressure.kpa() >= goal(ENOUGH).kpa() - NOTHING_KPA;
     }
 
     /** Pressure after {@code grams} (g) all got into the empty tire; for tables. */
     public GaugePressure ofGas(double grams) {
-        return from(GaugePressure.ZERO).after(grams, Delivery.BEST);
+        return GaugePressure.kpa(law.gasKpa(grams));
     }
 
     /** What brings the empty tire to its ceiling, or to where the equation of the gas ends (g). */
@@ -110,7 +118,7 @@ public record AirBudget(
     /** What may be let out of cartridges in all, if every gram of it got in (g). */
     private double mostGrams(GaugePressure start) {
         try {
-            return from(start).gramsFor(ceiling);
+            return law.gramsFor(ceiling.kpa() - start.kpa());
         } catch (InvalidInputException tooDense) {
             return Double.MAX_VALUE;
         }
@@ -118,7 +126,8 @@ public record AirBudget(
 
     /** By cartridges: the fewest that likely reach the goal, as far as they go and never over the ceiling. */
     public Fill byGas(GaugePressure start, AirGoal goal, List<Charge> charges, boolean headShuts) {
-        double wanted = start.isBelow(goal(goal)) ? from(start).gramsFor(goal(goal)) / Delivery.LIKELY.share() : 0;
+        double wanted =
+                start.isBelow(goal(goal)) ? law.gramsFor(goal(goal).kpa() - start.kpa()) / Delivery.LIKELY.share() : 0;
         return let(start, wanted, charges, headShuts);
     }
 
@@ -149,10 +158,14 @@ public record AirBudget(
         return new Fill(
                 parts,
                 0,
-                from(start).after(out, Delivery.LOW),
-                from(start).after(out, Delivery.LIKELY),
-                from(start).after(out, Delivery.BEST),
+                after(start, out, Delivery.LOW),
+                after(start, out, Delivery.LIKELY),
+                after(start, out, Delivery.BEST),
                 left);
+    }
+
+    private GaugePressure after(GaugePressure start, double grams, Delivery delivery) {
+        return GaugePressure.kpa(start.kpa() + law.gasKpa(grams * delivery.share()));
     }
 
     /**
@@ -166,7 +179,7 @@ public record AirBudget(
         while (high - low > 0.01) {
             GaugePressure middle = GaugePressure.kpa((low + high) / 2);
             double wanted = tires.stream()
-                    .mapToDouble(tire -> tire.from(GaugePressure.ZERO).gramsFor(middle) / Delivery.LIKELY.share())
+                    .mapToDouble(tire -> tire.law.gramsFor(middle.kpa()) / Delivery.LIKELY.share())
                     .sum();
             if (wanted > grams) {
                 high = middle.kpa();
@@ -183,6 +196,6 @@ public record AirBudget(
         if (!start.isBelow(to)) {
             return new Fill(List.of(), 0, start, start, start, charges);
         }
-        return new Fill(List.of(), pump.strokes(tireL, start, to, ambient), to, to, to, charges);
+        return new Fill(List.of(), law.strokes(pump, start, to), to, to, to, charges);
     }
 }

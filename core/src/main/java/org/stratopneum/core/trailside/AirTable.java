@@ -16,11 +16,16 @@ public record AirTable(double gasG, List<Double> gasKpa) {
 
     private static final int LINES = 32;
 
+    /** To what no gauge shows, so that the tables stay short. */
+    private static double rounded(double number) {
+        return Math.round(number * 1e4) / 1e4;
+    }
+
     public static AirTable of(AirBudget budget) {
         double most = budget.gramsToCeiling();
         List<Double> kpa = new ArrayList<>();
         for (int i = 0; i <= LINES; i++) {
-            kpa.add(budget.ofGas(most * i / LINES).kpa());
+            kpa.add(rounded(budget.ofGas(most * i / LINES).kpa()));
         }
         return new AirTable(most / LINES, kpa);
     }
@@ -37,11 +42,8 @@ public record AirTable(double gasG, List<Double> gasKpa) {
         double most = Math.min(pump.most().kpa(), budget.ceiling().kpa());
         List<Double> strokes = new ArrayList<>();
         for (int i = 0; i <= LINES; i++) {
-            strokes.add(pump.strokes(
-                    budget.tireL(),
-                    GaugePressure.ZERO,
-                    GaugePressure.kpa(Math.min(most, most * i / LINES)),
-                    budget.ambient()));
+            GaugePressure to = GaugePressure.kpa(Math.min(most, most * i / LINES));
+            strokes.add(rounded(pump.strokes(budget.tireL(), GaugePressure.ZERO, to, budget.ambient())));
         }
         return new Pumped(most, strokes);
     }

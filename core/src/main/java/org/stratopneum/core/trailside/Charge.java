@@ -1,5 +1,6 @@
 package org.stratopneum.core.trailside;
 
+import java.util.List;
 import org.stratopneum.core.air.Cartridge;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.check.Range;
@@ -15,7 +16,15 @@ public record Charge(double grams, double left) {
     public static final Range LEFT = Range.closed(0, 1, "");
 
     /** Less than this nobody can tell from an empty one (ratio). */
-    private static final double EMPTY = 0.02;
+    public static final double EMPTY = 0.02;
+
+    /** More than this nobody can tell from a full one (ratio). */
+    public static final double FULL = 0.99;
+
+    /** Cartridges as they are sold (g; common practice), and the one that most carry. */
+    public static final List<Integer> USUAL_G = List.of(12, 16, 20, 25, 33, 38);
+
+    public static final int MOST_USUAL_G = 16;
 
     public Charge {
         Problems problems = new Problems();
@@ -27,6 +36,10 @@ public record Charge(double grams, double left) {
     /** What is in it (g). */
     public double leftG() {
         return grams * left;
+    }
+
+    public boolean full() {
+        return left > FULL;
     }
 
     boolean isEmpty() {

@@ -84,7 +84,7 @@ public record Situation(
                 : budget.byPump(pressure, rung.air(), bag.pump(), bag.charges());
     }
 
-    /** After an answer. @param by with what air went in; ignored where none did */
+    /** After an answer; {@code by} says with what air went in, and is ignored where none did. */
     public Situation after(Rung rung, Rung.Reply reply, By by) {
         Set<Fact> notes = notes();
         notes.addAll(reply.notes());

@@ -36,16 +36,11 @@ record AirJson(
         if (own != null) {
             pumps.put("OWN", pumped(budget, own));
         }
-        return new AirJson(goals, budget.ceiling().kpa(), table.gasG(), rounded(table.gasKpa()), pumps);
+        return new AirJson(goals, budget.ceiling().kpa(), table.gasG(), table.gasKpa(), pumps);
     }
 
     private static Pumped pumped(AirBudget budget, HandPump pump) {
         AirTable.Pumped pumped = AirTable.pumped(budget, pump);
-        return new Pumped(pumped.mostKpa(), rounded(pumped.strokes()));
-    }
-
-    /** To what no gauge shows, so that the tables stay short. */
-    private static List<Double> rounded(List<Double> numbers) {
-        return numbers.stream().map(number -> Math.round(number * 1e4) / 1e4).toList();
+        return new Pumped(pumped.mostKpa(), pumped.strokes());
     }
 }

@@ -7,6 +7,7 @@ import java.util.Map;
  * The ladder as a device keeps it: rules and words made by the core, nothing of anybody.
  *
  * @param facts how each fact is told
+ * @param air what is reckoned with
  * @param limps facts that turn riding on into riding home gently
  * @param ends each with its words
  * @param words the words of the page
@@ -15,6 +16,7 @@ import java.util.Map;
 record RulesJson(
         Map<String, Object> facts,
         List<Rung> rungs,
+        Air air,
         List<String> limps,
         Map<String, End> ends,
         List<Choice> wheres,
@@ -26,6 +28,28 @@ record RulesJson(
         List<DeviceDataJson.Unit> units,
         Map<String, String> words,
         List<Tire> tires) {
+
+    /**
+     * The numbers of the core that the script reckons with.
+     *
+     * @param empty share left below which a cartridge is empty, {@code full} above which it is full (ratios)
+     * @param delivered how much of a cartridge gets in: low, likely, best (ratios)
+     * @param nothingG what is a rounding error (g), {@code nothingKpa} the same of a pressure (kPa)
+     * @param enough goal that is enough to ride on
+     * @param mostReadingKpa no tire holds more (kPa)
+     */
+    record Air(
+            double empty,
+            double full,
+            Delivered delivered,
+            double nothingG,
+            double nothingKpa,
+            String enough,
+            List<Integer> cartridgesG,
+            int usualG,
+            double mostReadingKpa) {}
+
+    record Delivered(double low, double likely, double best) {}
 
     record Rung(
             String code,

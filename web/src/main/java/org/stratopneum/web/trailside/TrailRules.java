@@ -9,11 +9,15 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.air.Cartridge.Delivery;
 import org.stratopneum.core.job.Caution;
+import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSize;
+import org.stratopneum.core.trailside.AirBudget;
 import org.stratopneum.core.trailside.AirGoal;
+import org.stratopneum.core.trailside.Charge;
 import org.stratopneum.core.trailside.Chore;
 import org.stratopneum.core.trailside.CutSize;
 import org.stratopneum.core.trailside.End;
@@ -54,6 +58,17 @@ class TrailRules {
             new int[] {50, 406, 25},
             new int[] {62, 406, 25});
 
+    private static final RulesJson.Air AIR = new RulesJson.Air(
+            Charge.EMPTY,
+            Charge.FULL,
+            new RulesJson.Delivered(Delivery.LOW.share(), Delivery.LIKELY.share(), Delivery.BEST.share()),
+            AirBudget.NOTHING_G,
+            AirBudget.NOTHING_KPA,
+            AirBudget.ENOUGH.name(),
+            Charge.USUAL_G,
+            Charge.MOST_USUAL_G,
+            GaugePressure.TIRE_KPA.maximum());
+
     private final TrailWording words;
     private final Wording wording;
     private final RulesJson rules;
@@ -74,6 +89,7 @@ class TrailRules {
         return new RulesJson(
                 facts,
                 Ladder.RUNGS.stream().map(this::rung).toList(),
+                AIR,
                 Ladder.LIMPS.stream().map(Enum::name).toList(),
                 Arrays.stream(End.values()).collect(Collectors.toMap(Enum::name, this::end)),
                 choices("trail.where", Where.values()),

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.job.Caution;
+import org.stratopneum.core.trailside.Charge;
 import org.stratopneum.core.trailside.Chore;
 import org.stratopneum.core.trailside.Fill;
 import org.stratopneum.core.trailside.KitItem;
@@ -75,7 +76,7 @@ public class TrailWording {
 
     private String part(Fill.Part part) {
         String grams = Numbers.upTo(part.grams(), 1);
-        return part.share() > 0.99
+        return part.share() > Charge.FULL
                 ? wording.text("trail.uses.gas.whole", grams)
                 : wording.text("trail.uses.gas.part", grams, Numbers.fixed(part.share() * 100, 0));
     }

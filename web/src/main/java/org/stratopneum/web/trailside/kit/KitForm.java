@@ -13,6 +13,7 @@ import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.trailside.Bag;
+import org.stratopneum.core.trailside.Charge;
 import org.stratopneum.core.trailside.KitItem;
 import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.Numbers;
@@ -47,7 +48,7 @@ final class KitForm {
     static Map<String, String> blank(Double bsdMm) {
         Map<String, String> texts = new TreeMap<>();
         USUAL.forEach((item, want) -> texts.put(FIELD.get(item) + WANT, want.toString()));
-        texts.put("cartridgeG", "16");
+        texts.put("cartridgeG", String.valueOf(Charge.MOST_USUAL_G));
         texts.put("headShuts", "on");
         texts.put("tubeBsd", bsdMm == null ? "" : Numbers.upTo(bsdMm, 1));
         texts.put("version", "0");

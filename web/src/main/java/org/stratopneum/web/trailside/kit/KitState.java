@@ -28,12 +28,8 @@ public record KitState(Kit kit, BagLeft left, Instant usedAt) {
             case BOOT -> left.boots();
             case PATCH -> left.patches();
             case CORE -> left.cores();
-            default -> (int) left.charges().stream().filter(KitState::full).count();
+            default -> (int) left.charges().stream().filter(Charge::full).count();
         };
-    }
-
-    private static boolean full(Charge charge) {
-        return charge.left() > 0.99;
     }
 
     /** What is left in a cartridge that was opened (ratio); 0 without one. */
@@ -41,7 +37,7 @@ public record KitState(Kit kit, BagLeft left, Instant usedAt) {
         return left == null
                 ? kit.openedLeft()
                 : left.charges().stream()
-                        .filter(charge -> !full(charge))
+                        .filter(charge -> !charge.full())
                         .mapToDouble(Charge::left)
                         .max()
                         .orElse(0);
