@@ -15,7 +15,7 @@ public record Surroundings(Temperature temperature, double heightM) {
         StandardAtmosphere.at(heightM);
     }
 
-    /** @param celsius temperature (C); @param heightM height above sea level (m) */
+    /** @param celsius temperature (C), {@code heightM} height above sea level (m) */
     public static Surroundings of(double celsius, double heightM) {
         return new Surroundings(Temperature.celsius(celsius), heightM);
     }

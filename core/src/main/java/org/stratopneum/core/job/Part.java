@@ -9,6 +9,7 @@ public sealed interface Part
         permits Part.Sequence, Part.When, Part.Block, Part.Foot, Part.Leave, Part.Reached, Part.End, Step {
 
     /** Nothing more to do here. */
+    @SuppressWarnings("ClassInitializationDeadlock") // a record without initialization of its own
     Part NOTHING = new Sequence(List.of());
 
     /** One after the other. */

@@ -51,7 +51,8 @@ public final class SizeText {
 
     private static String plain(String typed) {
         StringBuilder spaced = new StringBuilder();
-        for (char c : typed.toCharArray()) {
+        for (int i = 0; i < typed.length(); i++) {
+            char c = typed.charAt(i);
             // a vulgar fraction keeps its distance from the whole before it
             if (Character.getType(c) == Character.OTHER_NUMBER) {
                 spaced.append(' ');

@@ -32,7 +32,7 @@ final class TrackSum {
         unreadable++;
     }
 
-    /** @param height (m) or null; @param time or null */
+    /** @param height (m) or null, {@code time} or null */
     void add(double latitude, double longitude, Double height, Instant time) {
         if (points == 0) {
             startLatitude = latitude;

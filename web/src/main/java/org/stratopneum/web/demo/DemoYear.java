@@ -92,7 +92,7 @@ class DemoYear {
         return wheel.wheel() == LEVERED_WHEEL && wheel.removedDaysAgo() == STILL_ON;
     }
 
-    private final class Writing {
+    private static final class Writing {
 
         private final DemoLogWriter pen;
         private final Random random;

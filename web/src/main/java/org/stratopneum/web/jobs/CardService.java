@@ -185,14 +185,20 @@ class CardService {
     /** Leaves the card for good; what is in the log stays there. */
     @Transactional
     void leave(UUID id) {
-        mapper.card(id).orElseThrow(NotThereException::new);
+        mustBeThere(id);
         mapper.end(id, logbook.now(), true);
     }
 
     /** Goes on with a card that was left. */
     @Transactional
     void reopen(UUID id) {
-        mapper.card(id).orElseThrow(NotThereException::new);
+        mustBeThere(id);
         mapper.reopen(id);
+    }
+
+    private void mustBeThere(UUID id) {
+        if (mapper.card(id).isEmpty()) {
+            throw new NotThereException();
+        }
     }
 }

@@ -122,7 +122,9 @@ class SealantService {
     @Transactional
     void heard(UUID wheelId, UUID entry, LogDetail seen) {
         SealantAsked asked = ask(wheelId);
-        asked.liquid().orElseThrow(NotThereException::new);
+        if (asked.liquid().isEmpty()) {
+            throw new NotThereException();
+        }
         write(asked, entry, Optional.empty(), seen, null);
     }
 

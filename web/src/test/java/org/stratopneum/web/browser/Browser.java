@@ -204,7 +204,7 @@ final class Browser implements AutoCloseable {
     <T> T waitFor(Function<WebDriver, T> condition) {
         return new WebDriverWait(driver, PATIENCE, GLANCE)
                 .ignoring(StaleElementReferenceException.class)
-                .until(condition::apply);
+                .until(condition);
     }
 
     /** Presses a button that leads to a new page, and waits until it is there. */

@@ -20,8 +20,6 @@ import org.stratopneum.web.support.TypedBike;
 @Isolated
 class JobCardAtTheBenchTest {
 
-    private static final int MOST_STEPS = 60;
-
     private final Site site;
 
     JobCardAtTheBenchTest(Site site) {

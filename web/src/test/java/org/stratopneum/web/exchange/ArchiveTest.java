@@ -3,6 +3,7 @@ package org.stratopneum.web.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -85,7 +86,7 @@ class ArchiveTest {
                 "file",
                 "round.gpx",
                 "<gpx><trk><trkseg><trkpt lat='47' lon='-21'/></trkseg></trk></gpx>".getBytes(StandardCharsets.UTF_8));
-        String due = java.time.LocalDate.now().plusDays(9).toString();
+        String due = java.time.LocalDate.now(ZoneOffset.UTC).plusDays(9).toString();
         guest.post(
                 "/agenda",
                 "/reminders",

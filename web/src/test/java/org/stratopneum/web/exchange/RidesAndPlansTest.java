@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
@@ -105,7 +106,7 @@ class RidesAndPlansTest {
     private static String calendar(int tours) {
         StringBuilder text = new StringBuilder("BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//nobody//EN\r\n");
         for (int i = 1; i <= tours; i++) {
-            String day = LocalDate.now().plusDays(10L + i).format(DateTimeFormatter.BASIC_ISO_DATE);
+            String day = LocalDate.now(ZoneOffset.UTC).plusDays(10L + i).format(DateTimeFormatter.BASIC_ISO_DATE);
             text.append("BEGIN:VEVENT\r\nUID:")
                     .append(i)
                     .append("\r\nDTSTART;VALUE=DATE:")

@@ -229,7 +229,7 @@ class LeakSearchTest {
                 .contains("loses fast", "hit since");
     }
 
-    /** A crack is not mended by a rider: it stops the wheel, here, in the end, and in the log (handbook, page 8). */
+    /** A crack is not mended by a rider: it stops the wheel, here, in the end, and in the log (docs/handbook, page 8). */
     @Test
     void aCrackStopsTheWheelAndNothingToFindSaysSo() {
         String search = begin("hit", "on");

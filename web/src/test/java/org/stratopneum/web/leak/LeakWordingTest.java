@@ -68,7 +68,7 @@ class LeakWordingTest {
         }
     }
 
-    /** What can hurt somebody is said with the check or the cause that it comes from (handbook, page 8). */
+    /** What can hurt somebody is said with the check or the cause that it comes from (docs/handbook, page 8). */
     @Test
     void whatCanHurtIsSaidWhereItComesFrom() {
         LeakModel model = LeakModel.of(AirSystem.TUBELESS);

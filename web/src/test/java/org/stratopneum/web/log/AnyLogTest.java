@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -40,7 +41,8 @@ class AnyLogTest {
     private static final int RIDERS = 8;
     private static final int BIKES = 13;
     private static final int MOST_ENTRIES = 14;
-    private static final String TEN_YEARS_AGO = LocalDate.now().minusYears(10).toString();
+    private static final String TEN_YEARS_AGO =
+            LocalDate.now(ZoneOffset.UTC).minusYears(10).toString();
     private static final double LONGEST_GAP_LOG_S = 7.5;
     private static final long OLDEST_S = 300_000_000;
 

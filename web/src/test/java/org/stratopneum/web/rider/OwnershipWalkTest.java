@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -152,7 +153,7 @@ class OwnershipWalkTest {
                                 "what",
                                 "grease",
                                 "due",
-                                LocalDate.now().plusDays(9).toString())));
+                                LocalDate.now(ZoneOffset.UTC).plusDays(9).toString())));
         Matcher matter = Pattern.compile("/matters/([^\"]+)")
                 .matcher(owner.get("/agenda").body());
         assertThat(matter.find()).isTrue();
@@ -239,7 +240,7 @@ class OwnershipWalkTest {
         fields.put("back", "/");
         fields.put("name", "Named");
         fields.put("care", "CORE_SERVICE");
-        fields.put("until", LocalDate.now().plusDays(400).toString());
+        fields.put("until", LocalDate.now(ZoneOffset.UTC).plusDays(400).toString());
         fields.put("reason", "no time");
         fields.put("height", "100");
         fields.put("act", "mode:NAME_IT");

@@ -76,7 +76,7 @@ class WheelCareTest {
                 .isEqualTo(302);
     }
 
-    /** Handbook, page 5, by its law: 57-622 on 30 mm has about 3200 cm2, so 0.18, 0.30 and 0.38 mm are 58, 96 and 122 ml. */
+    /** docs/handbook, page 5, by its law: 57-622 on 30 mm has about 3200 cm2, so 0.18, 0.30 and 0.38 mm are 58, 96 and 122 ml. */
     @Test
     void theDoseIsToldByThreeSchoolsInBothUnitsAndInOnesOwnScoops() {
         assertThat(page()).contains("55 ml", "95 ml", "120 ml", "1.9 fl oz", "Say under Settings");

@@ -90,7 +90,7 @@ class WheelSealantTest {
         return id;
     }
 
-    /** 57-622 on 30 mm: S about 3200 cm2; 40 days at 1.40 kPa (20 C, 40 %) take q S vpd t, 25 ml (handbook, page 5). */
+    /** 57-622 on 30 mm: S about 3200 cm2; 40 days at 1.40 kPa (20 C, 40 %) take q S vpd t, 25 ml (docs/handbook, page 5). */
     @Test
     void whatWasFilledInDriesAsTheModelSays() {
         assertThat(page()).contains("No filling is noted", "95 ml", "3.2 fl oz", "0.30 mm");

@@ -23,8 +23,7 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
     private static final Namespace NAMESPACE = Namespace.create(RunningApplication.class);
 
     /** The application with its database; closing ends both. */
-    public record Started(ConfigurableApplicationContext context, ThrowAwayDatabase database)
-            implements ExtensionContext.Store.CloseableResource {
+    public record Started(ConfigurableApplicationContext context, ThrowAwayDatabase database) implements AutoCloseable {
 
         static Started start() {
             ThrowAwayDatabase database = ThrowAwayDatabase.start();

@@ -91,7 +91,9 @@ class DrillService {
     /** Throws a round away that is not at its end. */
     @Transactional
     void drop(UUID id) {
-        mapper.round(id).orElseThrow(NotThereException::new);
+        if (mapper.round(id).isEmpty()) {
+            throw new NotThereException();
+        }
         mapper.delete(id);
     }
 

@@ -47,7 +47,7 @@ public record SealantChart(
     /** A mark on an axis. */
     public record Tick(double at, String label) {}
 
-    /** @param expected oldest first, at least two days; @param perMl what a millilitre is in the unit that is shown */
+    /** @param expected oldest first, at least two days; {@code perMl} what a millilitre is in the unit that is shown */
     public static SealantChart of(
             List<Expected> expected,
             List<Seen> seen,

@@ -41,7 +41,7 @@ final class SimulatedTire {
     private double sinceStroke;
     private Hand hand = Hand.REST;
 
-    /** @param litres volume (l); @param kpa pressure (kPa gauge) */
+    /** @param litres volume (l), {@code kpa} pressure (kPa gauge) */
     SimulatedTire(double litres, double kpa, long seed) {
         this.litres = litres;
         this.kpa = kpa;

@@ -65,7 +65,6 @@ class PaceService {
     private final BikeAdvisor advisor;
     private final Logbook logbook;
     private final LogWording logWording;
-    private final Outlooks outlooks;
     private final Paces paces;
     private final PaceWording words;
     private final Wording wording;
@@ -77,7 +76,6 @@ class PaceService {
             BikeAdvisor advisor,
             Logbook logbook,
             LogWording logWording,
-            Outlooks outlooks,
             Paces paces,
             PaceWording words,
             Wording wording,
@@ -87,7 +85,6 @@ class PaceService {
         this.advisor = advisor;
         this.logbook = logbook;
         this.logWording = logWording;
-        this.outlooks = outlooks;
         this.paces = paces;
         this.words = words;
         this.wording = wording;

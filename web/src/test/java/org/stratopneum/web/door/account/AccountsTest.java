@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -55,7 +56,7 @@ class AccountsTest {
     void whoSignsUpSignsInByTheSameNameHoweverItIsWritten() {
         RiderPrincipal rider = signUp(name).orElseThrow().rider();
         assertThat(accounts.signIn(name, PASSWORD, address)).contains(rider);
-        assertThat(accounts.signIn("  " + name.toUpperCase() + " ", PASSWORD, address))
+        assertThat(accounts.signIn("  " + name.toUpperCase(Locale.ROOT) + " ", PASSWORD, address))
                 .contains(rider);
         assertThat(accounts.signIn(name, PASSWORD + "!", address)).isEmpty();
         assertThat(accounts.signIn("nobody of this name", PASSWORD, address)).isEmpty();
@@ -65,7 +66,7 @@ class AccountsTest {
     @Test
     void aNameIsTakenOnce() {
         RiderPrincipal first = signUp(name).orElseThrow().rider();
-        assertThat(signUp(name.toLowerCase().replace(" ", "  "))).isEmpty();
+        assertThat(signUp(name.toLowerCase(Locale.ROOT).replace(" ", "  "))).isEmpty();
         assertThat(accounts.signIn(name, PASSWORD, address)).contains(first);
     }
 
@@ -85,7 +86,7 @@ class AccountsTest {
     @Test
     void aRecoveryCodeOpensTheDoorOnceAndSetsANewPassword() {
         Accounts.SignedUp signedUp = signUp(name).orElseThrow();
-        String code = signedUp.recoveryCodes().get(3).toLowerCase().replace("-", " ");
+        String code = signedUp.recoveryCodes().get(3).toLowerCase(Locale.ROOT).replace("-", " ");
         assertThat(accounts.recover(name, "AAAA-BBBB-CCCC", "another long one", address))
                 .isEmpty();
         assertThat(accounts.signIn(name, PASSWORD, address))
