@@ -14,6 +14,7 @@ import org.stratopneum.core.job.Caution;
  * @param mess how dirty it gets, or how long it keeps one waiting (0 clean, 10 worst; our judgement)
  * @param answers what may be seen, exclusive
  * @param likelihood of each answer, by cause (ratios that add up to 1)
+ * @param overnight whether the wheel stands for a night meanwhile
  * @param cautions what can hurt somebody meanwhile, and by what is seen
  * @param after signs of which one must have been seen first, as "check answer", or what must be known; empty where it is
  *     free
@@ -24,6 +25,7 @@ public record Check(
         double mess,
         List<String> answers,
         Map<Cause, List<Double>> likelihood,
+        boolean overnight,
         Cautions cautions,
         List<String> after) {
 

@@ -114,6 +114,7 @@ public final class LeakModel {
                 Double.parseDouble(head[3]),
                 answers,
                 likelihood,
+                rows.stream().anyMatch(row -> row[0].equals("overnight")),
                 cautions(head[1], rows),
                 after);
     }
@@ -192,6 +193,7 @@ public final class LeakModel {
                     check.mess(),
                     check.answers(),
                     likelihood,
+                    check.overnight(),
                     check.cautions(),
                     check.after()));
         }

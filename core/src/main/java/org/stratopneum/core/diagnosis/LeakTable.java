@@ -4,7 +4,8 @@ package org.stratopneum.core.diagnosis;
  * The table that the leak finder reasons with: our judgement from common practice, no source. It is read as it stands, so
  * that a number is changed here and nowhere else. In each block of a check the first line names it, its minutes and its
  * mess, and its answers; a line for a cause says how likely each answer is there, and "others" speaks for all causes that
- * have no line. "caution" says what can hurt whoever looks, "caution-if" what can by what was seen.
+ * have no line. "caution" says what can hurt whoever looks, "caution-if" what can by what was seen;
+ * "overnight" that the wheel stands for a night meanwhile.
  */
 final class LeakTable {
 
@@ -121,9 +122,9 @@ final class LeakTable {
             sealant-low .60 .05 .10 .10 .10 .05
             normal .95 .01 .01 .01 .01 .01
 
-            # and a night
             check hold-test 3 6 passed failed
             caution CEILING
+            overnight
             normal .90 .10
             new-settling .30 .70
             others .07 .93

@@ -63,7 +63,7 @@ public class SearchWording {
     /** "5 min", with a word where it is messy or takes a night. */
     public String cost(Check check) {
         String minutes = wording.text("search.minutes", Numbers.fixed(check.minutes(), 0));
-        if (check.code().equals("hold-test")) {
+        if (check.overnight()) {
             return wording.text("search.night", minutes);
         }
         return check.mess() >= MESSY ? wording.text("search.messy", minutes) : minutes;

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.parallel.ResourceLock;
@@ -117,6 +118,31 @@ class EveryPageTest {
             "/recover",
             "/nothing");
 
+    private static final List<String> MAIN = List.of(
+            "/",
+            SKYLARK,
+            "/garage",
+            WHEEL,
+            WHEEL + "/sealant",
+            WHEEL + "/pace",
+            WHEEL + "/leak",
+            WHEEL + "/history",
+            "/leak/search?system=TUBELESS&mode=NAME_IT&step=seen.soap-valve-tip.bubbles&step=seen.shake.slosh",
+            "/cards",
+            WHEEL + "/cards/new?job=CHANGE_TIRE",
+            "/agenda",
+            "/agenda/month",
+            "/log",
+            "/exchange",
+            "/shelf",
+            "/bikes/new",
+            BIKE + "/kit",
+            "/trailside",
+            "/settings",
+            TOLD,
+            "/sign-up",
+            "/nothing");
+
     private static final String SLEDGE = "/bikes/d0000000-0000-4000-8000-000000000303/pressure";
 
     /** What a phone shows, narrow and usual (px). */
@@ -140,8 +166,19 @@ class EveryPageTest {
         this.site = site;
     }
 
+    /** One of each sort of page: all rules in light, at the desk and on a phone. */
+    @Test
+    void everyMainViewIsAccessibleFitsAPhoneAndComplainsOfNothing() {
+        List<String> faults = new ArrayList<>();
+        try (Browser browser = Browser.desktop()) {
+            MAIN.forEach(path -> look(browser, path, false, faults));
+        }
+        assertThat(faults).isEmpty();
+    }
+
     /** Half of the pages beside the other: a browser and the application use a processor each. */
     @Test
+    @Tag("all")
     void everyPageIsAccessibleInBothThemesFitsAPhoneAndComplainsOfNothing() {
         List<String> paths = new ArrayList<>(PAGES);
         paths.add(SLEDGE + "?luggageRear=250");
@@ -164,7 +201,7 @@ class EveryPageTest {
         try (Browser browser = Browser.desktop()) {
             browser.driver().manage().timeouts().scriptTimeout(Duration.ofSeconds(60));
             for (String path = left.poll(); path != null; path = left.poll()) {
-                look(browser, path, faults);
+                look(browser, path, true, faults);
             }
             assertThat(browser.driver()
                             .executeScript(
@@ -174,7 +211,7 @@ class EveryPageTest {
         return faults;
     }
 
-    private void look(Browser browser, String path, List<String> faults) {
+    private void look(Browser browser, String path, boolean darkToo, List<String> faults) {
         browser.open(site.address() + path);
         if (!path.equals("/nothing")) {
             browser.complaints().forEach(said -> faults.add(path + " complains: " + said));
@@ -183,8 +220,10 @@ class EveryPageTest {
         browser.driver().executeScript(AXE);
         browser.darkTheme(false);
         faults(browser, false).forEach(found -> faults.add(path + " light: " + found));
-        browser.darkTheme(true);
-        faults(browser, true).forEach(found -> faults.add(path + " dark: " + found));
+        if (darkToo) {
+            browser.darkTheme(true);
+            faults(browser, true).forEach(found -> faults.add(path + " dark: " + found));
+        }
         for (int width : PHONES) {
             browser.sized(width, 844, true);
             if (browser.sidewaysScroll() != 0) {

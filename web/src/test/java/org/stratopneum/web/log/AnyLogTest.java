@@ -46,7 +46,14 @@ class AnyLogTest {
     private static final double LONGEST_GAP_LOG_S = 7.5;
     private static final long OLDEST_S = 300_000_000;
 
-    private static final List<String> OF_WHEEL = List.of("", "/pace", "/sealant", "/history", "/leak", "/what-if");
+    private static final List<String> OF_WHEEL = List.of("", "/pace", "/sealant");
+    /** Pages that ask little of the log: of every fourth wheel. */
+    private static final List<String> OF_SOME =
+            List.of("/needs", "/air?cartridgeG=16", "/fit", "/gauge", "/cards", "/cards/new?job=CHANGE_TIRE");
+
+    /** Of every second wheel. */
+    private static final List<String> OF_HALF = List.of("/history", "/leak", "/what-if");
+
     private static final List<String> OF_BIKE = List.of("/pressure", "/dialling", "/elsewhere", "/pocket");
     private static final List<String> OF_ALL = List.of(
             "/", "/agenda", "/agenda/month", "/agenda/ride", "/garage", "/log", "/shelf", "/trailside/mine.json");
@@ -98,6 +105,12 @@ class AnyLogTest {
         List<String> paths = new ArrayList<>(OF_ALL);
         for (Wheel wheel : wheels) {
             OF_WHEEL.forEach(page -> paths.add("/wheels/" + wheel.id + page));
+            if (wheels.indexOf(wheel) % 2 == 0) {
+                OF_HALF.forEach(page -> paths.add("/wheels/" + wheel.id + page));
+            }
+            if (wheels.indexOf(wheel) % 4 == 1) {
+                OF_SOME.forEach(page -> paths.add("/wheels/" + wheel.id + page));
+            }
         }
         wheels.stream()
                 .map(Wheel::bike)
