@@ -6,7 +6,6 @@ import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.parallel.Isolated;
 import org.openqa.selenium.WebElement;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
@@ -17,7 +16,6 @@ import org.stratopneum.web.support.TypedBike;
 
 /** A rider converts a wheel: begins at the bench, goes on with the phone, and it holds in the morning. */
 @ExtendWith(RunningApplication.class)
-@Isolated
 class JobCardAtTheBenchTest {
 
     private final Site site;
@@ -78,7 +76,8 @@ class JobCardAtTheBenchTest {
             assertThat(bench.text(".today-cards")).contains("Convert from tubes to tubeless");
         }
         try (Browser phone = Browser.phone(390)) {
-            phone.takes(guest.cookies());
+            Guest rider = guest;
+            phone.takes(rider.cookies());
             phone.open(site.address() + "/");
             phone.press(".today-card");
             assertThat(phone.driver().getCurrentUrl()).startsWith(card);
@@ -98,7 +97,7 @@ class JobCardAtTheBenchTest {
                     .isEmpty();
             assertThat(phone.text(".card-wait")).contains("It waits until");
 
-            MovableClock.after(Duration.ofHours(11), () -> {
+            MovableClock.after(rider, Duration.ofHours(11), () -> {
                 phone.open(card);
                 phone.press(".card-answers button");
                 phone.type("#value", "39.5");

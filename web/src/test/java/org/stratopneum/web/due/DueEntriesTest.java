@@ -17,7 +17,6 @@ import net.fortuna.ical4j.model.component.VEvent;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.parallel.Isolated;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
 import org.stratopneum.web.support.MovableClock;
@@ -27,7 +26,6 @@ import org.stratopneum.web.support.TypedBike;
 
 /** What is due is put off, skipped, done, and added to. */
 @ExtendWith(RunningApplication.class)
-@Isolated
 class DueEntriesTest {
 
     private static final LocalDate TODAY = LocalDate.now(ZoneId.of("Europe/Vienna"));
@@ -100,7 +98,7 @@ class DueEntriesTest {
         assertThat(rider.get("/agenda?marked=" + refresh.substring("/matters/".length()))
                         .body())
                 .contains("put off until", "Undo");
-        MovableClock.after(Duration.ofDays(3), () -> assertThat(now()).contains("refresh the sealant"));
+        MovableClock.after(rider, Duration.ofDays(3), () -> assertThat(now()).contains("refresh the sealant"));
 
         assertThat(post("/agenda", refresh + "/take-back")).startsWith("302");
         assertThat(now()).contains("refresh the sealant");
@@ -155,6 +153,7 @@ class DueEntriesTest {
         assertThat(rider.get(hold).body()).doesNotContain("id=\"skip\"");
         assertThat(post(hold, hold + "/skip", "reason", "no time")).startsWith("404");
         MovableClock.after(
+                rider,
                 Duration.ofDays(2),
                 () -> assertThat(post(
                                 hold,
@@ -162,10 +161,10 @@ class DueEntriesTest {
                                 "until",
                                 TODAY.plusDays(5).toString()))
                         .startsWith("302"));
-        MovableClock.after(Duration.ofDays(3), () -> {
+        MovableClock.after(rider, Duration.ofDays(3), () -> {
             assertThat(now()).as("though its day moves").doesNotContain("read the hold test");
         });
-        MovableClock.after(Duration.ofDays(6), () -> assertThat(now()).contains("read the hold test"));
+        MovableClock.after(rider, Duration.ofDays(6), () -> assertThat(now()).contains("read the hold test"));
     }
 
     @Test
@@ -185,7 +184,7 @@ class DueEntriesTest {
         assertThat(rider.get("/agenda?written=" + entry).body()).contains("looked over", "Undo");
         assertThat(now()).doesNotContain("prevention look");
         assertThat(agenda()).contains("prevention look");
-        MovableClock.after(Duration.ofDays(7), () -> assertThat(now()).contains("prevention look"));
+        MovableClock.after(rider, Duration.ofDays(7), () -> assertThat(now()).contains("prevention look"));
         assertThat(post("/agenda", "/log/strike", "entry", entry, "from", "agenda"))
                 .contains("/agenda?struck=");
         assertThat(now()).as("undone").contains("prevention look");

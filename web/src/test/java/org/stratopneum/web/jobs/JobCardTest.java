@@ -9,7 +9,6 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.parallel.Isolated;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
@@ -20,7 +19,6 @@ import org.stratopneum.web.support.TypedBike;
 
 /** Job cards over plain HTTP: what they ask, what they keep, and what they write. */
 @ExtendWith(RunningApplication.class)
-@Isolated
 class JobCardTest {
 
     private static final Duration A_NIGHT = Duration.ofHours(10);
@@ -87,7 +85,7 @@ class JobCardTest {
         card.answer("value", "275", "temperature", "20");
         assertThat(card.step()).isEqualTo("hold-wait");
 
-        MovableClock.after(A_NIGHT, () -> {
+        MovableClock.after(rider, A_NIGHT, () -> {
             card.goTo("hold-end");
             card.answer("value", "272", "temperature", "20");
             card.goToTheEnd();
@@ -198,7 +196,7 @@ class JobCardTest {
         assertThat(card.page()).contains("It waits until").doesNotContain("Go on before that");
         assertThat(rider.get("/").body()).contains("waits until", "read the hold test again");
 
-        MovableClock.after(A_NIGHT, () -> {
+        MovableClock.after(rider, A_NIGHT, () -> {
             card.goTo("hold-end");
             card.answer("value", "200", "temperature", "20");
         });
@@ -232,7 +230,7 @@ class JobCardTest {
         assertThat(card.page()).contains("waits until");
         card.answer("answer", "DONE");
 
-        MovableClock.after(Duration.ofMinutes(6), () -> {
+        MovableClock.after(rider, Duration.ofMinutes(6), () -> {
             card.goTo("bed-clean");
             card.answer("answer", "DONE");
             assertThat(card.wheel()).as("the rear bed is dry").isEqualTo(rear);

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.parallel.Isolated;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
@@ -18,7 +17,6 @@ import org.stratopneum.web.support.TypedBike;
 
 /** Cards that mend a leak, from the bike to the hold test that proves it. */
 @ExtendWith(RunningApplication.class)
-@Isolated
 class MendCardsTest {
 
     private static final Duration NIGHT = Duration.ofHours(14);
@@ -36,9 +34,9 @@ class MendCardsTest {
         return "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
     }
 
-    private static void toTheEnd(JobCard card) {
+    private static void toTheEnd(Guest rider, JobCard card) {
         for (int night = 0; night < NIGHTS; night++) {
-            MovableClock.after(NIGHT.multipliedBy(night), card::goOn);
+            MovableClock.after(rider, NIGHT.multipliedBy(night), card::goOn);
         }
     }
 
@@ -54,7 +52,7 @@ class MendCardsTest {
             card.goOn();
             assertThat(card.page()).as(job.name()).contains("It waits until");
             assertThat(rider.get("/agenda").body()).as(job.name()).contains("read the hold test again");
-            toTheEnd(card);
+            toTheEnd(rider, card);
             assertThat(card.step()).as(job.name()).isEmpty();
             assertThat(card.page()).as(job.name()).contains("What was done is in the log");
         }
@@ -93,14 +91,14 @@ class MendCardsTest {
         assertThat(patch.page()).contains("On the outer side", "Two slits side by side");
         patch.answer("answer", "TWO_SLITS");
         assertThat(patch.page()).contains("It was pinched between rim and ground", "set more pressure");
-        toTheEnd(patch);
+        toTheEnd(rider, patch);
         assertThat(patch.page()).contains("What was done is in the log");
 
         JobCard swap = JobCard.begin(rider, wheel, "SWAP_TUBE");
         swap.goTo("tube-hole");
         swap.answer("answer", "RIM_SIDE");
         assertThat(swap.page()).contains("Look at the rim at that place", "tape or strip over every spoke hole");
-        toTheEnd(swap);
+        toTheEnd(rider, swap);
         assertThat(rider.get("/log").body()).contains("Swap a tube: Done", "Patch a tube: Done", "butyl");
     }
 
@@ -111,7 +109,7 @@ class MendCardsTest {
         String wheel = rear(rider);
         JobCard boot = JobCard.begin(rider, wheel, "BOOT");
         assertThat(boot.page()).contains("A boot gets you home", "not for descents");
-        toTheEnd(boot);
+        toTheEnd(rider, boot);
         assertThat(boot.page()).contains("no more than 70 %").contains("What was done is in the log");
         assertThat(rider.get(wheel).body()).contains("with a butyl tube");
     }
@@ -155,7 +153,7 @@ class MendCardsTest {
         JobCard card = JobCard.begin(rider, wheel, "MEND_BEAD");
         card.goTo("hold-start");
         card.answer("value", "200", "temperature", "20");
-        MovableClock.after(NIGHT, () -> {
+        MovableClock.after(rider, NIGHT, () -> {
             card.goTo("hold-end");
             card.answer("value", "120", "temperature", "20");
         });

@@ -73,9 +73,16 @@ public final class Guest {
         return guest;
     }
 
+    private static volatile JdbcTemplate accounts;
+
+    /** Where accounts are looked up. */
+    static void accountsIn(JdbcTemplate jdbc) {
+        accounts = jdbc;
+    }
+
     /** The rider whose account this guest has made. */
-    public UUID riderId(JdbcTemplate jdbc) {
-        return jdbc.queryForObject(
+    public UUID riderId() {
+        return accounts.queryForObject(
                 "select rider_id from account_for_sign_in(?)", UUID.class, name.toLowerCase(Locale.ROOT));
     }
 

@@ -4,12 +4,17 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.beans.factory.config.BeanPostProcessor;
+import org.stratopneum.web.rider.CurrentRider;
 
 /** Lets a night pass in a test: the application's clock, and how far tests have moved it on. */
 public final class MovableClock extends Clock implements BeanPostProcessor {
 
-    private static volatile Duration moved = Duration.ZERO;
+    private static final UUID EVERYBODY = new UUID(0, 0);
+    private static final Map<UUID, Duration> MOVED = new ConcurrentHashMap<>();
 
     private final Clock clock;
 
@@ -21,13 +26,22 @@ public final class MovableClock extends Clock implements BeanPostProcessor {
         this.clock = clock;
     }
 
-    /** Does something as if it were later by {@code time}. */
+    /** Does something as if it were later by {@code time} for everybody: only where nothing else runs. */
     public static void after(Duration time, Runnable doing) {
-        moved = time;
+        after(EVERYBODY, time, doing);
+    }
+
+    /** The same for one rider alone. */
+    public static void after(Guest rider, Duration time, Runnable doing) {
+        after(rider.riderId(), time, doing);
+    }
+
+    private static void after(UUID rider, Duration time, Runnable doing) {
+        MOVED.put(rider, time);
         try {
             doing.run();
         } finally {
-            moved = Duration.ZERO;
+            MOVED.remove(rider);
         }
     }
 
@@ -48,6 +62,7 @@ public final class MovableClock extends Clock implements BeanPostProcessor {
 
     @Override
     public Instant instant() {
-        return clock.instant().plus(moved);
+        Duration own = CurrentRider.id().map(MOVED::get).orElse(Duration.ZERO);
+        return clock.instant().plus(own).plus(MOVED.getOrDefault(EVERYBODY, Duration.ZERO));
     }
 }

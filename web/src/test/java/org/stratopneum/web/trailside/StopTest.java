@@ -15,7 +15,6 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.parallel.Isolated;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.trailside.Chore;
 import org.stratopneum.web.support.Guest;
@@ -29,7 +28,6 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** What a phone sends when it has signal again, and what the garage makes of it. */
 @ExtendWith(RunningApplication.class)
-@Isolated
 class StopTest {
 
     private static final String PLUGGED = """
@@ -176,7 +174,7 @@ class StopTest {
         send(stop(UUID.randomUUID().toString(), null, PLUGGED, LEFT, "RIDE"));
         assertThat(rider.get("/agenda").body()).contains("Fill up the bag", "Dip, and top up");
 
-        MovableClock.after(Duration.ofHours(2), () -> {
+        MovableClock.after(rider, Duration.ofHours(2), () -> {
             count("version", "1");
             String sealant = "/wheels/" + wheel.get("id").asString() + "/sealant";
             rider.post(

@@ -160,7 +160,11 @@ class SignInController {
         Optional<RiderPrincipal> rider = proof.rider();
         if (rider.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return form(page, name, Map.of("", wording.text(page.replace('/', '.') + ".wrong")), model);
+            return form(
+                    page,
+                    name,
+                    Map.of("", wording.text("account." + page.substring(page.lastIndexOf('/') + 1) + ".wrong")),
+                    model);
         }
         session.begin(rider.get(), request, response);
         if (page.equals(RECOVER)) {

@@ -40,7 +40,7 @@ class CasingQuestionTest {
     void enterABike() {
         guest = Guest.withAccount(site);
         bike = "/bikes/" + TypedBike.enter(guest) + "/pressure";
-        rider = TestRider.of(guest.riderId(jdbc), transactions);
+        rider = TestRider.of(guest.riderId(), transactions);
         rider.does(() -> jdbc.update("update tire set casing = 'LIGHT', casing_unchosen = true"));
         tire = rider.asks(() -> jdbc.queryForObject("select min(id::text)::uuid from tire", UUID.class));
     }
