@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.Isolated;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
@@ -16,7 +15,6 @@ import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.ThrowAwayDatabase;
 
 /** An application whose database is killed under it, and comes back. */
-@Isolated
 class DatabaseAwayTest {
 
     private static final Duration AT_ONCE = Duration.ofSeconds(3);
