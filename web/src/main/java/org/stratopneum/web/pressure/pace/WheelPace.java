@@ -39,9 +39,12 @@ public record WheelPace(
         WheelState.Tire tire = wheel.tire().orElseThrow();
         LeakBands bands = LeakBands.of(tire.fitted().setup(), isNew(wheel, now));
         Optional<LeakRate> rate = LeakRate.of(turns, bands, heightM);
-        Optional<PaceChange> change =
-                rate.map(LeakRate::change).or(() -> PaceChange.between(Turn.spans(before), heightM));
-        return new WheelPace(turns, bands, heightM, rate, WentFlat.in(lastSpan(turns)), change);
+        Optional<WentFlat> flat = WentFlat.in(lastSpan(turns));
+        // beside a hole a change of pace says nothing
+        Optional<PaceChange> change = flat.isPresent()
+                ? Optional.empty()
+                : rate.map(LeakRate::change).or(() -> PaceChange.between(Turn.spans(before), heightM));
+        return new WheelPace(turns, bands, heightM, rate, flat, change);
     }
 
     /** What was read since the last inflation. */
