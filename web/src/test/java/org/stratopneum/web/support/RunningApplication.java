@@ -9,6 +9,7 @@ import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
+import org.springframework.boot.logging.LoggingSystem;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -49,7 +50,8 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
             return startOn(database.settings(), lazily());
         }
 
-        private static ConfigurableApplicationContext startOn(Path settings, String... more) {
+        /** One after the other: the logging of a process is set up by the first, and is not made for two at once. */
+        private static synchronized ConfigurableApplicationContext startOn(Path settings, String... more) {
             List<String> arguments = new ArrayList<>(List.of(more));
             SpringApplication application = new SpringApplication(StratopneumApplication.class);
             application.addInitializers(context -> {
@@ -65,7 +67,9 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
             arguments.add("--spring.main.banner-mode=off");
             arguments.add("--logging.level.root=warn");
             arguments.add("--spring.config.additional-location=" + settings.toUri());
-            return application.run(arguments.toArray(String[]::new));
+            ConfigurableApplicationContext started = application.run(arguments.toArray(String[]::new));
+            System.setProperty(LoggingSystem.SYSTEM_PROPERTY, LoggingSystem.NONE);
+            return started;
         }
 
         @Override
