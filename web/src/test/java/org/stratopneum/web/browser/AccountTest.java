@@ -8,6 +8,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.openqa.selenium.Cookie;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
@@ -18,6 +19,7 @@ import org.stratopneum.web.support.Site;
 
 /** A stranger's way from the first page to an account and out again, in a real browser. */
 @ExtendWith(RunningApplication.class)
+@Isolated
 class AccountTest {
 
     private static final String PASSWORD = "gneiss teapot umlaut";
