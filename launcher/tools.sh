@@ -22,7 +22,7 @@ have_npm() { command -v npm >/dev/null; }
 
 have_postgres() { [ -n "$(postgres_bin)" ]; }
 
-have_chromium() { [ -x /usr/bin/chromium ] && [ -x /usr/bin/chromedriver ]; }
+have_chromium() { [ -x /usr/lib/chromium/chromium-headless-shell ] && [ -x /usr/bin/chromedriver ]; }
 
 postgres_bin() {
   local folder
@@ -40,7 +40,7 @@ package_for() {
     maven) echo maven ;;
     node) echo nodejs npm ;;
     postgres) echo postgresql ;;
-    chromium) echo chromium chromium-driver ;;
+    chromium) echo chromium-headless-shell chromium-driver ;;
   esac
 }
 

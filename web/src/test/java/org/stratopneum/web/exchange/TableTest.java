@@ -11,8 +11,6 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.parallel.Isolated;
-import org.stratopneum.web.support.CountedQueries;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Script;
@@ -22,7 +20,6 @@ import org.stratopneum.web.support.TypedBike;
 
 /** Notes from a spreadsheet into the log and out, over HTTP. */
 @ExtendWith(RunningApplication.class)
-@Isolated
 class TableTest {
 
     private static final String NOTES = """
@@ -73,17 +70,6 @@ class TableTest {
                         "/log/" + guest.ids("/log?words=patience", "/log/").get(0))
                 .body();
         assertThat(entry).contains("57-622", "17 Apr 2025, 12:00", "<dd>file</dd>");
-    }
-
-    /** However many rows are shown, what they are about is asked for once. */
-    @Test
-    void thePreviewAsksTheDatabaseNoMoreForMoreRows() {
-        Sent few = Sent.table(guest, "date,rear psi\n2025-04-03,21\n");
-        Sent many = Sent.table(
-                guest,
-                "date,rear psi,front psi\n" + "2025-04-03,21,20\n2025-04-04,22,20\n2025-04-05,20,19\n".repeat(3));
-        assertThat(many.page()).contains("rear: read 22.0 psi");
-        assertThat(CountedQueries.during(many::page)).hasSameSizeAs(CountedQueries.during(few::page));
     }
 
     /** They go out some thousand at a time: none is lost or twice where one page ends. */

@@ -149,11 +149,9 @@ class JobCardTest {
         card.answer("answer", "STUCK");
         assertThat(card.step()).isEqualTo("bead-over-table");
 
-        try (var other = started.startAnother()) {
-            JobCard there = card.on(rider.at(RunningApplication.siteOf(other)));
-            assertThat(there.step()).isEqualTo("bead-over-table");
-            there.answer("answer", "DONE");
-        }
+        JobCard there = card.on(rider.at(started.other()));
+        assertThat(there.step()).isEqualTo("bead-over-table");
+        there.answer("answer", "DONE");
         assertThat(card.step()).isEqualTo("bead-loose-now");
     }
 

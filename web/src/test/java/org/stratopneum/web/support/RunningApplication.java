@@ -23,14 +23,31 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
 
     private static final Namespace NAMESPACE = Namespace.create(RunningApplication.class);
 
-    /** The application with its database; closing ends both. */
-    public record Started(ConfigurableApplicationContext context, ThrowAwayDatabase database) implements AutoCloseable {
+    /** The application with its database; closing ends both, and the other application where one was asked for. */
+    public static final class Started implements AutoCloseable {
 
-        static Started start() {
-            ThrowAwayDatabase database = ThrowAwayDatabase.start();
-            ConfigurableApplicationContext context = startOn(database.settings());
+        private final ThrowAwayDatabase database = ThrowAwayDatabase.start();
+        private final ConfigurableApplicationContext context = startOn(database.settings());
+        private ConfigurableApplicationContext other;
+
+        Started() {
             Guest.accountsIn(context.getBean(JdbcTemplate.class));
-            return new Started(context, database);
+        }
+
+        public ConfigurableApplicationContext context() {
+            return context;
+        }
+
+        public ThrowAwayDatabase database() {
+            return database;
+        }
+
+        /** A second application on the same database, which knows only what stands there. All tests share it. */
+        public synchronized Site other() {
+            if (other == null) {
+                other = startAnother();
+            }
+            return siteOf(other);
         }
 
         /** Another application on the same database, as after a restart; perhaps with more settings, such as "--server.ssl.enabled=true". */
@@ -73,7 +90,10 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
         }
 
         @Override
-        public void close() {
+        public synchronized void close() {
+            if (other != null) {
+                other.close();
+            }
             context.close();
             database.stop();
         }
@@ -97,7 +117,7 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
     private static Started started(ExtensionContext context) {
         return context.getRoot()
                 .getStore(NAMESPACE)
-                .getOrComputeIfAbsent(Started.class, type -> Started.start(), Started.class);
+                .getOrComputeIfAbsent(Started.class, type -> new Started(), Started.class);
     }
 
     @Override

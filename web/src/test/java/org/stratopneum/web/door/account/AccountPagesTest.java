@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.parallel.Isolated;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
@@ -20,9 +22,40 @@ import org.stratopneum.web.support.TypedBike;
 class AccountPagesTest {
 
     private final Site site;
+    private final JdbcTemplate jdbc;
 
-    AccountPagesTest(Site site) {
+    AccountPagesTest(Site site, JdbcTemplate jdbc) {
         this.site = site;
+        this.jdbc = jdbc;
+    }
+
+    @Test
+    void whoOnlyLooksRoundMakesNoSession() {
+        Integer before = sessions();
+        Guest visitor = new Guest(site);
+        for (String path : List.of("/", "/sign-up", "/sign-in", "/recover", "/calculators", "/log")) {
+            assertThat(visitor.get(path).headers().allValues("Set-Cookie"))
+                    .as(path)
+                    .noneMatch(cookie -> cookie.startsWith("stratopneum-session"));
+        }
+        assertThat(sessions()).isEqualTo(before);
+    }
+
+    private Integer sessions() {
+        return jdbc.queryForObject("select count(*) from visits.spring_session", Integer.class);
+    }
+
+    @Test
+    void afterSeveralWrongTriesTheDoorSaysHowLongToWait() {
+        Guest nobody = new Guest(site);
+        Map<String, String> guess = Map.of(
+                "name", "Nobody " + UUID.randomUUID().toString().substring(0, 8), "password", "not the right one");
+        for (int i = 0; i < 3; i++) {
+            assertThat(nobody.post("/sign-in", "/sign-in", guess).body())
+                    .contains("Name and password do not belong together.");
+        }
+        assertThat(nobody.post("/sign-in", "/sign-in", guess).body())
+                .containsPattern("Too many wrong tries\\. Wait \\d+ s and try again\\.");
     }
 
     @Test

@@ -18,6 +18,7 @@ import org.stratopneum.web.support.CountedQueries;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.JobCard;
 import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.Sent;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
 
@@ -169,6 +170,19 @@ class PageCostTest {
         return CountedQueries.during(
                         () -> assertThat(guest.get(path).statusCode()).isEqualTo(200))
                 .size();
+    }
+
+    /** However many rows are shown, what they are about is asked for once. */
+    @Test
+    void thePreviewAsksTheDatabaseNoMoreForMoreRows() {
+        Guest guest = Guest.withAccount(site);
+        TypedBike.enter(guest, "since", "2025-01-01");
+        Sent few = Sent.table(guest, "date,rear psi\n2025-04-03,21\n");
+        Sent many = Sent.table(
+                guest,
+                "date,rear psi,front psi\n" + "2025-04-03,21,20\n2025-04-04,22,20\n2025-04-05,20,19\n".repeat(3));
+        assertThat(many.page()).contains("rear: read 22.0 psi");
+        assertThat(CountedQueries.during(many::page)).hasSameSizeAs(CountedQueries.during(few::page));
     }
 
     /** With an account: the session's own statements are beside the count. */
