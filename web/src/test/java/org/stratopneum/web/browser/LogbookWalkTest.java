@@ -62,8 +62,9 @@ class LogbookWalkTest {
             phone.find("#file").sendKeys(photo.toString());
             phone.find("#add-photo").click();
             phone.waitFor(there -> !phone.all(".entry-photo img").isEmpty());
-            assertThat(phone.find(".entry-photo img").getDomProperty("naturalWidth"))
-                    .isEqualTo("40");
+            phone.waitFor(there -> phone.find(".entry-photo img")
+                    .getDomProperty("naturalWidth")
+                    .equals("40"));
             assertThat(phone.sidewaysScroll()).isZero();
 
             phone.open(site.address() + "/log?words=read&topic=READINGS");

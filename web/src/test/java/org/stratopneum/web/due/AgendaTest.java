@@ -47,7 +47,6 @@ class AgendaTest {
 
     private void filled(int daysAgo) {
         var answer = rider.post(
-                wheel + "/sealant",
                 wheel + "/sealant/fillings",
                 Map.of(
                         "entry",
@@ -74,7 +73,6 @@ class AgendaTest {
         assertThat(rider.get("/").body()).doesNotContain("the sealant");
         filled(290);
         rider.post(
-                wheel + "/sealant",
                 "/log/strike",
                 Map.of("entry", rider.ids(wheel + "/sealant", "/log/").get(0), "wheel", wheel.substring(8)));
         assertThat(rider.get("/agenda").body()).contains("refresh the sealant", "since ");
@@ -112,7 +110,7 @@ class AgendaTest {
     void aCalendarProgramFetchesItByASecretAddressThatCanBeRenewed() {
         filled(20);
         assertThat(rider.get("/agenda").body()).contains("Make an address").doesNotContain("/feed.ics");
-        rider.post("/agenda", "/agenda/address", Map.of());
+        rider.post("/agenda/address", Map.of());
         String first = address();
         assertThat(first.length()).as("hard to guess").isGreaterThan(50);
         var answer = site.get(first, "Host", "elsewhere.example");
@@ -120,12 +118,12 @@ class AgendaTest {
         assertThat(answer.body()).contains("BEGIN:VEVENT", "Plover rear: look at the sealant");
         assertThat(answer.body()).as("somebody else's").doesNotContain("Skylark");
 
-        rider.post("/agenda", "/agenda/address", Map.of());
+        rider.post("/agenda/address", Map.of());
         assertThat(site.get(first).statusCode()).isEqualTo(404);
         String second = address();
         assertThat(second).isNotEqualTo(first);
         assertThat(site.get(second).statusCode()).isEqualTo(200);
-        rider.post("/agenda", "/agenda/address/forget", Map.of());
+        rider.post("/agenda/address/forget", Map.of());
         assertThat(site.get(second).statusCode()).isEqualTo(404);
         assertThat(site.get("/feed.ics").statusCode()).isEqualTo(404);
         assertThat(site.get("/feed.ics?key=guessed").statusCode()).isEqualTo(404);

@@ -69,38 +69,22 @@ class ArchiveTest {
         String bike = TypedBike.enter(guest);
         String wheel = "/wheels/" + guest.ids("/garage", "/wheels/").get(0);
         String entry = guest.ids("/log", "/log/").get(0);
-        guest.post("/log/" + entry, "/log/" + entry + "/note", Map.of("note", "=1+1; \"quoted\"\nsecond line"));
-        guest.post(
-                "/log",
-                "/log/strike",
-                Map.of("entry", guest.ids("/log", "/log/").get(1)));
+        guest.post("/log/" + entry + "/note", Map.of("note", "=1+1; \"quoted\"\nsecond line"));
+        guest.post("/log/strike", Map.of("entry", guest.ids("/log", "/log/").get(1)));
+        guest.upload("/log/" + entry + "/photos?photo=" + UUID.randomUUID(), "file", "a.png", Pictures.png(9, 7));
         guest.upload(
-                "/log/" + entry,
-                "/log/" + entry + "/photos?photo=" + UUID.randomUUID(),
-                "file",
-                "a.png",
-                Pictures.png(9, 7));
-        guest.upload(
-                "/bikes/" + bike + "/rides/new",
                 "/bikes/" + bike + "/tracks",
                 "file",
                 "round.gpx",
                 "<gpx><trk><trkseg><trkpt lat='47' lon='-21'/></trkseg></trk></gpx>".getBytes(StandardCharsets.UTF_8));
         String due = java.time.LocalDate.now(ZoneOffset.UTC).plusDays(9).toString();
         guest.post(
-                "/agenda",
                 "/reminders",
                 Map.of("what", "grease", "due", due, "newId", UUID.randomUUID().toString()));
-        guest.post(
-                wheel + "/leak",
-                wheel + "/leak",
-                Map.of("newId", UUID.randomUUID().toString()));
-        guest.post("/drill", "/drill", Map.of("newId", UUID.randomUUID().toString()));
+        guest.post(wheel + "/leak", Map.of("newId", UUID.randomUUID().toString()));
+        guest.post("/drill", Map.of("newId", UUID.randomUUID().toString()));
         JobCard.begin(guest, wheel, "CLEAN_UP");
-        guest.post(
-                "/places/new",
-                "/places",
-                Map.of("newId", UUID.randomUUID().toString(), "name", "Shed", "height", "310"));
+        guest.post("/places", Map.of("newId", UUID.randomUUID().toString(), "name", "Shed", "height", "310"));
 
         JsonNode archive = archive(guest);
         assertThat(JsonSchemas.faults(schema(), archive)).isEmpty();
@@ -133,13 +117,9 @@ class ArchiveTest {
 
         Sent second = Sent.file(guest, "garage.json", archive.getBytes(StandardCharsets.UTF_8));
         second.press("bring-in");
-        guest.post(
-                "/log",
-                "/log/strike",
-                Map.of("entry", guest.ids("/log", "/log/").get(0)));
+        guest.post("/log/strike", Map.of("entry", guest.ids("/log", "/log/").get(0)));
         assertThat(second.page()).doesNotContain("id=\"undo\"");
-        assertThat(guest.post("/exchange", second.path() + "/undo", Map.of()).statusCode())
-                .isEqualTo(409);
+        assertThat(guest.post(second.path() + "/undo", Map.of()).statusCode()).isEqualTo(409);
         assertThat(archive(guest).get("bikes").size()).isEqualTo(1);
     }
 

@@ -92,7 +92,6 @@ class PartsTableTest {
                 .orElseThrow();
         String wheel = "/wheels/" + guest.ids("/garage", "/wheels/").get(0) + "/sealant";
         assertThat(guest.post(
-                                wheel,
                                 wheel + "/fillings",
                                 Map.of(
                                         "entry",

@@ -114,8 +114,7 @@ class TableTest {
         assertThat(guest.ids("/log?topic=READINGS", "/log/"))
                 .as("struck through, still readable")
                 .hasSize(5);
-        assertThat(guest.post("/exchange", sent.path() + "/undo", Map.of()).statusCode())
-                .isEqualTo(409);
+        assertThat(guest.post(sent.path() + "/undo", Map.of()).statusCode()).isEqualTo(409);
         assertThat(sent.press("redo")).contains("id=\"done\"");
         assertThat(guest.ids("/log?topic=READINGS&hide=on", "/log/")).hasSize(5);
     }
@@ -188,7 +187,7 @@ class TableTest {
     void ourOwnTablesComeInAgainAsTheyWere() {
         Sent.table(guest, NOTES).press("bring-in");
         String entry = guest.ids("/log?words=patience", "/log/").get(0);
-        guest.post("/log/" + entry, "/log/" + entry + "/note", Map.of("note", "=HYPERLINK(\"x\")"));
+        guest.post("/log/" + entry + "/note", Map.of("note", "=HYPERLINK(\"x\")"));
         String table = guest.get("/exchange/table.csv?sort=readings").body();
         assertThat(table)
                 .startsWith("\uFEFFdate,time,bike,wheel,pressure (psi),state,")
@@ -217,14 +216,12 @@ class TableTest {
         assertThat(Sent.table(guest, NOTES + "20.04.2025;20;;\"a\"b\n").press("check"))
                 .contains("quotation marks are broken");
 
-        HttpResponse<String> empty =
-                guest.upload("/exchange", "/imports?newId=" + UUID.randomUUID(), "file", "a.csv", new byte[0]);
+        HttpResponse<String> empty = guest.upload("/imports?newId=" + UUID.randomUUID(), "file", "a.csv", new byte[0]);
         assertThat(empty.statusCode()).isEqualTo(422);
         assertThat(empty.body()).contains("is missing");
         Sent nothing = Sent.file(guest, "a.bin", new byte[] {0, 1, 2, (byte) 0xFF, (byte) 0xD8, 10, 13});
         assertThat(nothing.page()).contains("need one with the date");
-        assertThat(guest.post("/exchange", nothing.path() + "/drop", Map.of()).statusCode())
-                .isEqualTo(302);
+        assertThat(guest.post(nothing.path() + "/drop", Map.of()).statusCode()).isEqualTo(302);
         assertThat(guest.get(nothing.path()).statusCode()).isEqualTo(404);
     }
 

@@ -42,7 +42,7 @@ class HistoryPagesTest {
         for (int i = 0; i < more.length; i += 2) {
             form.put(more[i], more[i + 1]);
         }
-        return guest.post(tire + "/history", tire + "/tread", form).body();
+        return guest.post(tire + "/tread", form).body();
     }
 
     private String text(String path) {
@@ -77,7 +77,7 @@ class HistoryPagesTest {
                         "tread 4.0 mm in the middle, 4.5 mm at the shoulder, flanks sound", "1,000 km ridden by then");
         assertThat(text("/log?topic=CARE")).contains("tread 3.0 mm in the middle");
         String entry = guest.ids(tire + "/history", "/log/").get(0);
-        String back = guest.post(tire + "/history", "/log/strike", Map.of("entry", entry, "tire", tire.substring(7)))
+        String back = guest.post("/log/strike", Map.of("entry", entry, "tire", tire.substring(7)))
                 .headers()
                 .firstValue("location")
                 .orElseThrow();
@@ -99,7 +99,6 @@ class HistoryPagesTest {
     void aTireOnTheShelfHasADepthToo() {
         String spare = UUID.randomUUID().toString();
         guest.post(
-                "/tires/new",
                 "/tires",
                 Map.of("newId", spare, "size", "57-622", "casing", "STANDARD", "tireName", "Spare", "name", "Spare"));
         tire = "/tires/"

@@ -37,7 +37,6 @@ class WheelHistoryPaperTest {
         notes.append("2025-07-01,19,<b>would not seal</b> & more\n2025-07-02,31,typed wrong\n");
         Sent.table(guest, notes.toString()).press("bring-in");
         guest.post(
-                "/log",
                 "/log/strike",
                 Map.of("entry", guest.ids("/log?words=wrong", "/log/").get(0)));
         String rear = guest.ids("/log?words=rear+seal", "wheel-").get(0);

@@ -66,11 +66,10 @@ class LeftOffTest {
         Guest guest = Guest.withAccount(site);
         TypedBike.enter(guest, "since", "2025-01-01");
         Sent sent = Sent.table(guest, "date,rear psi\n2025-04-03,21\n");
-        String page = sent.page();
         Map<String, String> form = sent.form();
         form.put("version", "2");
-        assertThat(guest.postFrom(page, sent.path(), form).statusCode()).isEqualTo(302);
-        assertThat(guest.postFrom(page, sent.path(), form).statusCode())
+        assertThat(guest.post(sent.path(), form).statusCode()).isEqualTo(302);
+        assertThat(guest.post(sent.path(), form).statusCode())
                 .as("said in another window")
                 .isEqualTo(409);
         assertThat(sent.press("bring-in")).contains("id=\"done\"");

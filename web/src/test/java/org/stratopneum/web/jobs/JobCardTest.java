@@ -45,8 +45,7 @@ class JobCardTest {
         String id = UUID.randomUUID().toString();
         fields.put("kind", kind);
         fields.put("newId", id);
-        assertThat(rider.post("/shelf/new?kind=" + kind, "/shelf", fields).statusCode())
-                .isEqualTo(302);
+        assertThat(rider.post("/shelf", fields).statusCode()).isEqualTo(302);
         return id;
     }
 
@@ -100,7 +99,7 @@ class JobCardTest {
         assertThat(page).contains("it holds", "Done to it", "taped");
         assertThat(rider.get("/shelf").body()).contains("410 ml left of 500 ml", "8 m left of 10 m", "1 left of 2");
 
-        rider.post(wheel, "/log/strike", Map.of("entry", entryWith(page, "sealant in")));
+        rider.post("/log/strike", Map.of("entry", entryWith(page, "sealant in")));
         assertThat(rider.get("/shelf").body()).as("struck, it lies there again").contains("500 ml left of 500 ml");
     }
 
@@ -123,10 +122,9 @@ class JobCardTest {
         String rim = "/rims/" + rider.ids(wheel, "/rims/").get(0);
         Map<String, String> fields = new HashMap<>(Map.of("version", "0", "rimWidth", "30", "rimDiameter", "622"));
         fields.putAll(Map.of("valveSeat", "ROUND", "valveOffCentre", "on", "bed", "UNTAPED"));
-        assertThat(rider.post(rim, rim, fields).statusCode()).isEqualTo(302);
+        assertThat(rider.post(rim, fields).statusCode()).isEqualTo(302);
 
-        String refused = rider.post(
-                        wheel + "/cards/new?job=CONVERT", wheel + "/cards", JobCard.fields("CONVERT", "valve", square))
+        String refused = rider.post(wheel + "/cards", JobCard.fields("CONVERT", "valve", square))
                 .body();
         assertThat(refused).contains("The base of the valve is square, the bed at its hole round");
 
@@ -207,11 +205,11 @@ class JobCardTest {
         JobCard card = JobCard.begin(rider, wheel, "CONVERT");
         card.goTo("bead-lifts");
         String id = card.wheel();
-        rider.post(card.path(), card.path() + "/take-back", Map.of("wheel", id, "step", "air-out"));
+        rider.post(card.path() + "/take-back", Map.of("wheel", id, "step", "air-out"));
         assertThat(card.step()).isEqualTo("air-out");
 
         card.goTo("tube-out");
-        var late = rider.post(card.path(), card.path() + "/take-back", Map.of("wheel", id, "step", "bead-lifts"));
+        var late = rider.post(card.path() + "/take-back", Map.of("wheel", id, "step", "bead-lifts"));
         assertThat(late.headers().firstValue("Location").orElse("")).contains("notice=not-taken-back");
         assertThat(card.step()).isEqualTo("tube-out");
         assertThat(rider.get(card.path() + "?notice=not-taken-back").body()).contains("put it right in the log");
@@ -243,8 +241,7 @@ class JobCardTest {
         TypedBike.enter(
                 other, "rear-setup", "BUTYL_TUBE", "rear-tubeless", "", "rear-hookless", "on", "rear-hooklessOk", "on");
         String blocked = "/wheels/" + other.ids("/garage", "/wheels/").get(0);
-        var refused = other.post(
-                blocked + "/cards/new?job=CONVERT", blocked + "/cards", JobCard.fields("CONVERT", "twoTurns", "on"));
+        var refused = other.post(blocked + "/cards", JobCard.fields("CONVERT", "twoTurns", "on"));
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains("nothing holds its bead", "It is never ignored");
         assertThat(other.get("/cards").body()).contains("No card was begun yet");
@@ -256,17 +253,16 @@ class JobCardTest {
         JobCard card = JobCard.begin(rider, wheel, "CLEAN_UP");
         card.answer("answer", "DONE");
         String step = card.step();
-        rider.post(card.path(), card.path() + "/leave", Map.of());
+        rider.post(card.path() + "/leave", Map.of());
         assertThat(card.page()).contains("This card was given up");
         assertThat(rider.get("/").body()).doesNotContain(card.path());
-        rider.post(card.path(), card.path() + "/reopen", Map.of());
+        rider.post(card.path() + "/reopen", Map.of());
         assertThat(card.step()).isEqualTo(step);
     }
 
     @Test
     void choicesThatCannotBeAreSaidAtTheirFields() {
         var answer = rider.post(
-                wheel + "/cards/new",
                 wheel + "/cards",
                 JobCard.fields(
                         "CONVERT",

@@ -149,7 +149,7 @@ class MendCardsTest {
         TypedBike.enter(rider);
         String wheel = rear(rider);
         String id = UUID.randomUUID().toString();
-        rider.post(wheel + "/leak", wheel + "/leak", Map.of("newId", id));
+        rider.post(wheel + "/leak", Map.of("newId", id));
         JobCard card = JobCard.begin(rider, wheel, "MEND_BEAD");
         card.goTo("hold-start");
         card.answer("value", "200", "temperature", "20");

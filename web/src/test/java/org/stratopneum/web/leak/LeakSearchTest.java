@@ -51,14 +51,13 @@ class LeakSearchTest {
     private String begin(String... pairs) {
         Map<String, String> fields = fields(pairs);
         fields.put("newId", UUID.randomUUID().toString());
-        var answer = rider.post(wheel + "/leak", wheel + "/leak", fields);
+        var answer = rider.post(wheel + "/leak", fields);
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(302);
         return "/searches/" + fields.get("newId");
     }
 
     private String post(String search, String what, String... pairs) {
-        assertThat(rider.post(search, search + "/" + what, fields(pairs)).statusCode())
-                .isEqualTo(302);
+        assertThat(rider.post(search + "/" + what, fields(pairs)).statusCode()).isEqualTo(302);
         return rider.get(search).body();
     }
 
@@ -127,10 +126,10 @@ class LeakSearchTest {
         assertThat(more).contains("spoke hole at 7 o&#39;clock");
         page = post(search, "acts", "act", "no-spot:BEAD_LEFT@4.0");
         assertThat(page).doesNotContain("left bead at 4", "Soap both bead lines: Bubbles");
-        assertThat(rider.post(search, search + "/spots", fields("zone", "BEAD_LEFT", "hour", "13"))
+        assertThat(rider.post(search + "/spots", fields("zone", "BEAD_LEFT", "hour", "13"))
                         .statusCode())
                 .isEqualTo(404);
-        assertThat(rider.post(search, search + "/acts", fields("act", "seen.soap-bead.green"))
+        assertThat(rider.post(search + "/acts", fields("act", "seen.soap-bead.green"))
                         .statusCode())
                 .as("nobody sees that")
                 .isEqualTo(404);
@@ -144,7 +143,7 @@ class LeakSearchTest {
         assertThat(rider.get(wheel + "/leak").headers().firstValue("Location").orElseThrow())
                 .endsWith(search);
         Map<String, String> fields = fields("newId", UUID.randomUUID().toString());
-        assertThat(rider.post(search, wheel + "/leak", fields)
+        assertThat(rider.post(wheel + "/leak", fields)
                         .headers()
                         .firstValue("Location")
                         .orElseThrow())
@@ -183,7 +182,7 @@ class LeakSearchTest {
         String search = begin();
         post(search, "acts", "act", "seen.soap-valve-tip.bubbles");
         String id = UUID.randomUUID().toString();
-        var answer = rider.post(search, search + "/test", fields("cause", "CORE", "newId", id));
+        var answer = rider.post(search + "/test", fields("cause", "CORE", "newId", id));
         assertThat(answer.headers().firstValue("Location").orElseThrow()).endsWith("/agenda?done=" + id);
         assertThat(rider.get("/agenda").body()).contains("hold test: was it the valve core?", "job=HOLD_TEST");
         assertThat(JobCard.begin(rider, wheel, "SERVICE_VALVE").step()).isNotEmpty();
@@ -212,16 +211,15 @@ class LeakSearchTest {
                 "PSI",
                 "hit",
                 "on");
-        var answer = rider.post(wheel + "/leak", wheel + "/leak", fields);
+        var answer = rider.post(wheel + "/leak", fields);
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("value=\"22\"", "value=\"20\"", "must be");
         assertThat(answer.body()).containsPattern("name=\"hit\"[^>]*checked");
         fields.put("hours", "24");
-        answer = rider.post(wheel + "/leak", wheel + "/leak", fields);
+        answer = rider.post(wheel + "/leak", fields);
         assertThat(answer.body()).contains("must be below the pressure at the beginning, 20 psi, was 22 psi");
         fields.put("to", "15");
-        assertThat(rider.post(wheel + "/leak", wheel + "/leak", fields).statusCode())
-                .isEqualTo(302);
+        assertThat(rider.post(wheel + "/leak", fields).statusCode()).isEqualTo(302);
         String search =
                 rider.get(wheel + "/leak").headers().firstValue("Location").orElseThrow();
         assertThat(rider.get(search.substring(search.indexOf("/searches"))).body())

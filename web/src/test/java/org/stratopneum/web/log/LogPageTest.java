@@ -32,7 +32,6 @@ class LogPageTest {
         String bike = guest.ids("/garage", "/bikes/").get(0);
         for (String value : List.of("20", "21", "22")) {
             HttpResponse<String> sent = guest.post(
-                    "/bikes/" + bike + "/pressure",
                     "/bikes/" + bike + "/readings",
                     Map.of("entry", UUID.randomUUID().toString(), "rear", value, "unit", "PSI", "state", "SET"));
             assertThat(sent.statusCode()).isEqualTo(302);
@@ -72,13 +71,13 @@ class LogPageTest {
         List<String> entries = guest.ids(page, "/log/");
         assertThat(entries).hasSize(3);
         String fields = "words=set&topic=READINGS";
-        HttpResponse<String> struck = guest.postAll(page, "/log/strike", fields, "entry", entries.subList(0, 2));
+        HttpResponse<String> struck = guest.postAll("/log/strike", fields, "entry", entries.subList(0, 2));
         String back = struck.headers().firstValue("Location").orElseThrow();
         assertThat(back).startsWith("/log?words=set&topic=READINGS&struck=");
         assertThat(guest.get(back).body()).contains("id=\"undo\"", "set to 21", "set to 22");
         assertThat(guest.get(page + "&hide=on").body()).contains("set to 20").doesNotContain("set to 21");
         List<String> gone = guest.ids(back, "name=\"entry\" value=\"");
-        HttpResponse<String> restored = guest.postAll(back, "/log/put-back", fields, "entry", gone.subList(0, 2));
+        HttpResponse<String> restored = guest.postAll("/log/put-back", fields, "entry", gone.subList(0, 2));
         assertThat(restored.statusCode()).isEqualTo(302);
         assertThat(guest.get(page + "&hide=on").body()).contains("set to 20", "set to 21", "set to 22");
     }
@@ -87,7 +86,7 @@ class LogPageTest {
     @Test
     void whatWasTypedComesBackLetterByLetter() {
         String typed = "50% {set} a+b & c=d \"# ü";
-        HttpResponse<String> back = guest.post("/log", "/log/strike", Map.of("words", typed));
+        HttpResponse<String> back = guest.post("/log/strike", Map.of("words", typed));
         String page =
                 guest.get(back.headers().firstValue("Location").orElseThrow()).body();
         assertThat(page).contains("value=\"50% {set} a+b &amp; c=d &quot;# ü\"");
@@ -95,7 +94,7 @@ class LogPageTest {
 
     @Test
     void nothingTickedIsNoFault() {
-        HttpResponse<String> answer = guest.post("/log", "/log/strike", Map.of());
+        HttpResponse<String> answer = guest.post("/log/strike", Map.of());
         assertThat(answer.statusCode()).isEqualTo(302);
         assertThat(answer.headers().firstValue("Location")).contains("/log?nothing=true");
         assertThat(guest.get("/log?nothing=true").body()).contains("Nothing was changed");

@@ -65,8 +65,7 @@ class ElsewhereTest {
         reading.put("at", at);
         reading.put("temperature", celsius);
         reading.put("rearEntry", UUID.randomUUID().toString());
-        assertThat(rider.post(bike + "/pressure", bike + "/readings", reading).statusCode())
-                .isEqualTo(302);
+        assertThat(rider.post(bike + "/readings", reading).statusCode()).isEqualTo(302);
     }
 
     private static String daysAgo(int days) {

@@ -58,7 +58,7 @@ class PocketCardTest {
         Guest rider = Guest.withAccount(site);
         String bike = "/bikes/" + TypedBike.enter(rider, "luggageRear", "190");
         assertThat(row(rider.get(bike + "/pocket").body(), "rock and drops")).contains("not with this tire and load");
-        rider.post("/garage", "/wheels/" + rider.ids("/garage", "/wheels/").get(0) + "/take-off", Map.of());
+        rider.post("/wheels/" + rider.ids("/garage", "/wheels/").get(0) + "/take-off", Map.of());
         assertThat(rider.get(bike + "/pocket").body()).doesNotContain("<table>");
     }
 }

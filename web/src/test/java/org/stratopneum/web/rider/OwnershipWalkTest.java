@@ -49,7 +49,6 @@ class OwnershipWalkTest {
         Guest owner = Guest.withAccount(site);
         String bike = TypedBike.enter(owner);
         owner.post(
-                "/",
                 "/bikes/" + bike + "/readings",
                 Map.of(
                         "rear",
@@ -73,7 +72,7 @@ class OwnershipWalkTest {
         for (Step step : steps) {
             int status = step.method().equals("GET")
                     ? stranger.get(step.path()).statusCode()
-                    : stranger.post("/garage", step.path(), anything()).statusCode();
+                    : stranger.post(step.path(), anything()).statusCode();
             assertThat(status).as(step.toString()).isEqualTo(404);
             if (step.method().equals("GET")) {
                 assertThat(owner.get(step.path()).statusCode())
@@ -95,13 +94,11 @@ class OwnershipWalkTest {
         String before = standing(owner);
 
         for (String path : List.of("/log/strike", "/log/put-back", "/bikes/" + own + "/strike")) {
-            assertThat(stranger.post("/garage", path, Map.of("entry", theirs.get("log")))
-                            .statusCode())
+            assertThat(stranger.post(path, Map.of("entry", theirs.get("log"))).statusCode())
                     .as(path)
                     .isEqualTo(404);
         }
         var fit = stranger.post(
-                "/garage",
                 "/wheels/" + ownWheel + "/fit",
                 Map.of(
                         "shelf",
@@ -126,7 +123,6 @@ class OwnershipWalkTest {
         ids.put("rims", owner.ids("/wheels/" + wheel, "/rims/").get(0));
         ids.put("log", owner.ids("/wheels/" + wheel, "/log/").get(0));
         owner.post(
-                "/garage",
                 "/bikes/" + bike + "/wheelsets",
                 TypedBike.with(
                         "wheelset", "Second pair", "id", UUID.randomUUID().toString()));
@@ -162,9 +158,9 @@ class OwnershipWalkTest {
         ids.put("searches", added(owner, other, other, Map.of()));
         ids.put("rounds", added(owner, "/drill", "/drill", Map.of()));
         String entry = "/log/" + ids.get("log");
-        owner.upload(entry, entry + "/photos?photo=" + UUID.randomUUID(), "file", "a.png", Pictures.png(3, 2));
+        owner.upload(entry + "/photos?photo=" + UUID.randomUUID(), "file", "a.png", Pictures.png(3, 2));
         ids.put("photos", owner.ids(entry, "/photos/").get(0));
-        owner.post("/tokens", "/tokens", Map.of("newId", UUID.randomUUID().toString(), "name", "Gauge", "read", "on"));
+        owner.post("/tokens", Map.of("newId", UUID.randomUUID().toString(), "name", "Gauge", "read", "on"));
         ids.put("tokens", owner.ids("/tokens", "/tokens/").get(0));
         ids.put(
                 "imports",
@@ -176,7 +172,6 @@ class OwnershipWalkTest {
     /** The same file again is the same track. */
     private static String track(Guest owner, String bike) {
         var answer = owner.upload(
-                "/bikes/" + bike + "/rides/new",
                 "/bikes/" + bike + "/tracks",
                 "file",
                 "round.gpx",
@@ -189,7 +184,7 @@ class OwnershipWalkTest {
         Map<String, String> all = new HashMap<>(fields);
         String id = UUID.randomUUID().toString();
         all.put("newId", id);
-        assertThat(owner.post(from, path, all).statusCode()).isEqualTo(302);
+        assertThat(owner.post(path, all).statusCode()).isEqualTo(302);
         return id;
     }
 

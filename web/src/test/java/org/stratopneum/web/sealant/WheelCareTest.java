@@ -47,7 +47,7 @@ class WheelCareTest {
         for (int i = 0; i < pairs.length; i += 2) {
             fields.put(pairs[i], pairs[i + 1]);
         }
-        var answer = rider.post(wheel + "/sealant", path, fields);
+        var answer = rider.post(path, fields);
         return answer.statusCode() + answer.body();
     }
 
@@ -57,7 +57,7 @@ class WheelCareTest {
         for (int i = 0; i < pairs.length; i += 2) {
             fields.put(pairs[i], pairs[i + 1]);
         }
-        var answer = rider.post(wheel + "/sealant", wheel + "/care", fields);
+        var answer = rider.post(wheel + "/care", fields);
         return answer.statusCode() + answer.body();
     }
 
@@ -71,9 +71,7 @@ class WheelCareTest {
         for (int i = 0; i < more.length; i += 2) {
             fields.put(more[i], more[i + 1]);
         }
-        assertThat(rider.post(wheel + "/sealant", wheel + "/sealant/fillings", fields)
-                        .statusCode())
-                .isEqualTo(302);
+        assertThat(rider.post(wheel + "/sealant/fillings", fields).statusCode()).isEqualTo(302);
     }
 
     /** docs/handbook, page 5, by its law: 57-622 on 30 mm has about 3200 cm2, so 0.18, 0.30 and 0.38 mm are 58, 96 and 122 ml. */
@@ -101,11 +99,11 @@ class WheelCareTest {
                 "SYSTEM",
                 "scoop",
                 "60"));
-        assertThat(rider.post("/settings", "/settings", settings).statusCode()).isEqualTo(302);
+        assertThat(rider.post("/settings", settings).statusCode()).isEqualTo(302);
         assertThat(page()).contains("1 × 60 ml", "1½ × 60 ml", "2 × 60 ml").doesNotContain("Say under Settings");
         settings.put("version", String.valueOf(version()));
         settings.put("scoop", "0.5");
-        var refused = rider.post("/settings", "/settings", settings);
+        var refused = rider.post("/settings", settings);
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains("must be at least 1 ml");
     }
@@ -165,7 +163,7 @@ class WheelCareTest {
         assertThat(tubed.get(path + "/sealant").body())
                 .contains("name=\"lookEvery\"")
                 .doesNotContain("name=\"plan\"");
-        assertThat(tubed.post(path + "/sealant", path + "/care", Map.of("version", "0", "lookEvery", "7"))
+        assertThat(tubed.post(path + "/care", Map.of("version", "0", "lookEvery", "7"))
                         .statusCode())
                 .isEqualTo(302);
         assertThat(tubed.get("/agenda").body()).contains("prevention look");
@@ -251,7 +249,6 @@ class WheelCareTest {
     private String bottle(String name, String family, String ml) {
         String id = UUID.randomUUID().toString();
         assertThat(rider.post(
-                                "/shelf/new?kind=SEALANT",
                                 "/shelf",
                                 Map.of("newId", id, "kind", "SEALANT", "name", name, "amount", ml, "family", family))
                         .statusCode())
@@ -291,10 +288,7 @@ class WheelCareTest {
         String milk = bottle("Tarn milk", "LATEX_AMMONIA", "500");
         String gel = bottle("Moss gel", "SYNTHETIC", "500");
         filled("95", 60, "bottle", milk);
-        var answer = rider.post(
-                wheel + "/cards/new?job=REFRESH_AT_BEAD",
-                wheel + "/cards",
-                JobCard.fields("REFRESH_AT_BEAD", "topUp", "40", "sealant", gel));
+        var answer = rider.post(wheel + "/cards", JobCard.fields("REFRESH_AT_BEAD", "topUp", "40", "sealant", gel));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("the two curdle", "value=\"40\"");
     }

@@ -53,7 +53,7 @@ class WheelSealantTest {
         for (int i = 0; i < pairs.length; i += 2) {
             fields.put(pairs[i], pairs[i + 1]);
         }
-        var answer = rider.post(wheel + "/sealant", wheel + "/sealant/" + what, fields);
+        var answer = rider.post(wheel + "/sealant/" + what, fields);
         return answer.statusCode() + answer.body();
     }
 
@@ -71,7 +71,6 @@ class WheelSealantTest {
     private String bottle(String name, String family, String bestBefore) {
         String id = UUID.randomUUID().toString();
         var answer = rider.post(
-                "/shelf/new?kind=SEALANT",
                 "/shelf",
                 Map.of(
                         "newId",
@@ -113,7 +112,6 @@ class WheelSealantTest {
                 .isLessThan(before - 10);
         String entry = rider.ids(wheel + "/sealant", "/log/").get(0);
         var back = rider.post(
-                wheel + "/sealant",
                 "/log/strike",
                 Map.of("entry", entry, "wheel", wheel.substring("/wheels/".length()), "from", "sealant"));
         assertThat(back.headers().firstValue("Location").orElseThrow()).contains(wheel + "/sealant?struck=");
@@ -184,7 +182,7 @@ class WheelSealantTest {
         fit.put("size", "29x2.25");
         fit.put("setup", "TUBELESS");
         fit.put("tubeless", "on");
-        var fitted = rider.post(wheel + "/fit", wheel + "/fit", fit);
+        var fitted = rider.post(wheel + "/fit", fit);
         assertThat(fitted.statusCode()).as(fitted.body()).isEqualTo(302);
         assertThat(page()).contains("No filling is noted");
     }

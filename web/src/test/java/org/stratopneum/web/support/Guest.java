@@ -10,6 +10,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -24,7 +25,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Somebody with a browser of their own, as far as plain HTTP goes: keeps cookies, sends forms with their token. */
 public final class Guest {
 
-    private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+    /** Cookie of the token that forms carry. */
+    private static final String TOKEN = "stratopneum-form";
 
     private final Site site;
     private final CookieManager cookies;
@@ -66,7 +68,7 @@ public final class Guest {
         fields.put("password", "lichen on the north wall");
         fields.putIfAbsent("zone", "Europe/Vienna");
         guest.name = fields.get("name");
-        HttpResponse<String> answer = guest.post("/sign-up", "/sign-up", fields);
+        HttpResponse<String> answer = guest.post("/sign-up", fields);
         if (answer.statusCode() != 302) {
             throw new IllegalStateException("no account: " + answer.body());
         }
@@ -103,9 +105,44 @@ public final class Guest {
         }
     }
 
-    /** Posts a form with the token that the page {@code from} gives. */
-    public HttpResponse<String> post(String from, String path, Map<String, String> fields) {
-        return postFrom(get(from).body(), path, fields);
+    /** Posts a form, with the token that the pages of this browser would carry. */
+    public HttpResponse<String> post(String path, Map<String, String> fields) {
+        String body = String.join(
+                "&",
+                fields.entrySet().stream()
+                        .map(field -> Site.encode(field.getKey()) + "=" + Site.encode(field.getValue()))
+                        .toList());
+        return sendForm(path, body);
+    }
+
+    private HttpResponse<String> sendForm(String path, String fields) {
+        return send(request(path)
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(fields + "&_csrf=" + token())));
+    }
+
+    /**
+     * What stands in the forms of this browser's pages: its cookie, masked as the application masks it, with a mask of
+     * zeros. That pages carry it and that nothing is taken without it is seen in the browser and by the guard's tests.
+     */
+    private String token() {
+        String cookie = cookies().stream()
+                .filter(kept -> kept.getName().equals(TOKEN))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElseGet(this::firstToken);
+        byte[] plain = cookie.getBytes(StandardCharsets.UTF_8);
+        byte[] masked = new byte[2 * plain.length];
+        System.arraycopy(plain, 0, masked, plain.length, plain.length);
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(masked);
+    }
+
+    private String firstToken() {
+        HttpCookie cookie = new HttpCookie(TOKEN, UUID.randomUUID().toString());
+        cookie.setPath("/");
+        cookie.setVersion(0);
+        cookies.getCookieStore().add(URI.create(site.address()), cookie);
+        return cookie.getValue();
     }
 
     /** Sends an entry as the page beside the trail does: with the token that came with what the device keeps. */
@@ -123,45 +160,17 @@ public final class Guest {
      *
      * @param fields the others, as in an address
      */
-    public HttpResponse<String> postAll(String from, String path, String fields, String field, List<String> values) {
-        Matcher token = TOKEN.matcher(get(from).body());
-        if (!token.find()) {
-            throw new IllegalStateException("no form on " + from);
-        }
-        StringBuilder body = new StringBuilder(fields).append("&_csrf=").append(token.group(1));
+    public HttpResponse<String> postAll(String path, String fields, String field, List<String> values) {
+        StringBuilder body = new StringBuilder(fields);
         values.forEach(value -> body.append('&').append(field).append('=').append(Site.encode(value)));
-        return send(request(path)
-                .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(body.toString())));
+        return sendForm(path, body.toString());
     }
 
-    /** The same from a page that was read already. */
-    public HttpResponse<String> postFrom(String page, String path, Map<String, String> fields) {
-        Matcher token = TOKEN.matcher(page);
-        if (!token.find()) {
-            throw new IllegalStateException("no form on " + page);
-        }
-        Map<String, String> all = new HashMap<>(fields);
-        all.put("_csrf", token.group(1));
-        String body = String.join(
-                "&",
-                all.entrySet().stream()
-                        .map(field -> Site.encode(field.getKey()) + "=" + Site.encode(field.getValue()))
-                        .toList());
-        return send(request(path)
-                .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(body)));
-    }
-
-    /** Sends a file with the form that the page {@code from} gives, as a browser does. */
-    public HttpResponse<String> upload(String from, String path, String field, String name, byte[] bytes) {
-        Matcher token = TOKEN.matcher(get(from).body());
-        if (!token.find()) {
-            throw new IllegalStateException("no form on " + from);
-        }
+    /** Sends a file, as a browser does. */
+    public HttpResponse<String> upload(String path, String field, String name, byte[] bytes) {
         String line = "--piece\r\nContent-Disposition: form-data; name=";
-        byte[] head = (line + "\"_csrf\"\r\n\r\n" + token.group(1) + "\r\n" + line + "\"" + field + "\"; filename=\""
-                        + name + "\"\r\nContent-Type: application/gpx+xml\r\n\r\n")
+        byte[] head = (line + "\"_csrf\"\r\n\r\n" + token() + "\r\n" + line + "\"" + field + "\"; filename=\"" + name
+                        + "\"\r\nContent-Type: application/gpx+xml\r\n\r\n")
                 .getBytes(StandardCharsets.UTF_8);
         byte[] tail = "\r\n--piece--\r\n".getBytes(StandardCharsets.UTF_8);
         return send(request(path)

@@ -26,7 +26,7 @@ public final class JobCard {
 
     /** Begins a card on the wheel {@code /wheels/...}; pairs are fields of its form. */
     public static JobCard begin(Guest rider, String wheel, String job, String... pairs) {
-        var answer = rider.post(wheel + "/cards/new?job=" + job, wheel + "/cards", fields(job, pairs));
+        var answer = rider.post(wheel + "/cards", fields(job, pairs));
         if (answer.statusCode() != 302) {
             throw new IllegalStateException("not begun: " + answer.body());
         }
@@ -132,7 +132,7 @@ public final class JobCard {
         for (int i = 0; i < pairs.length; i += 2) {
             fields.put(pairs[i], pairs[i + 1]);
         }
-        return rider.postFrom(open.page(), path + "/answers", fields);
+        return rider.post(path + "/answers", fields);
     }
 
     /** Goes on with the usual answers until {@code step} is open. */

@@ -37,7 +37,7 @@ public final class Script {
         if (appends) {
             fields.put("append", "on");
         }
-        Matcher fresh = FRESH.matcher(guest.post("/tokens", "/tokens", fields).body());
+        Matcher fresh = FRESH.matcher(guest.post("/tokens", fields).body());
         if (!fresh.find()) {
             throw new IllegalStateException("no token was made");
         }

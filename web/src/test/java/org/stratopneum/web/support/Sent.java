@@ -27,8 +27,7 @@ public final class Sent {
 
     /** @throws IllegalStateException when it is not received */
     public static Sent file(Guest guest, String name, byte[] bytes) {
-        HttpResponse<String> answer =
-                guest.upload("/exchange", "/imports?newId=" + UUID.randomUUID(), "file", name, bytes);
+        HttpResponse<String> answer = guest.upload("/imports?newId=" + UUID.randomUUID(), "file", name, bytes);
         if (answer.statusCode() != 302) {
             throw new IllegalStateException("not received: " + answer.statusCode() + answer.body());
         }
@@ -74,7 +73,7 @@ public final class Sent {
             throw new IllegalStateException("no form");
         }
         fields.put("version", version.group(1));
-        HttpResponse<String> answer = guest.post(path, path, fields);
+        HttpResponse<String> answer = guest.post(path, fields);
         if (answer.statusCode() != 302) {
             throw new IllegalStateException("not understood: " + answer.statusCode());
         }
@@ -83,7 +82,7 @@ public final class Sent {
 
     /** Presses one of its buttons, and waits until nobody reads the file any more; the page then. */
     public String press(String button) {
-        int status = guest.post(path, path + "/" + button, Map.of()).statusCode();
+        int status = guest.post(path + "/" + button, Map.of()).statusCode();
         if (status != 302) {
             throw new IllegalStateException(button + " answered " + status);
         }

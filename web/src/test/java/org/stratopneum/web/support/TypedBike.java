@@ -45,7 +45,7 @@ public final class TypedBike {
     /** Enters the bike; the id under which it is kept. */
     public static String enter(Guest guest, String... pairs) {
         Map<String, String> fields = with(pairs);
-        var answer = guest.post("/bikes/new", "/bikes", fields);
+        var answer = guest.post("/bikes", fields);
         if (answer.statusCode() != 302) {
             throw new IllegalStateException("not kept: " + answer.body());
         }

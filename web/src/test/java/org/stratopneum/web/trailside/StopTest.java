@@ -88,7 +88,7 @@ class StopTest {
     }
 
     private void count(String... pairs) {
-        rider.post("/bikes/" + bike + "/kit", "/bikes/" + bike + "/kit", kit(pairs));
+        rider.post("/bikes/" + bike + "/kit", kit(pairs));
     }
 
     private static Map<String, String> kit(String... pairs) {
@@ -162,7 +162,7 @@ class StopTest {
         assertThat(mine().at("/bikes/0/bag/counts/PLUG").asInt()).isEqualTo(2);
         assertThat(rider.get("/bikes/" + bike + "/kit").body()).contains("Something was used", "Plugs: 1");
 
-        rider.post("/log", "/log/strike", Map.of("entry", id));
+        rider.post("/log/strike", Map.of("entry", id));
 
         assertThat(mine().at("/bikes/0/bag/counts/PLUG").asInt()).isEqualTo(3);
         assertThat(rider.get("/agenda").body()).doesNotContain("Look at the plug", "Fill up the bag");
@@ -177,10 +177,7 @@ class StopTest {
         MovableClock.after(rider, Duration.ofHours(2), () -> {
             count("version", "1");
             String sealant = "/wheels/" + wheel.get("id").asString() + "/sealant";
-            rider.post(
-                    sealant,
-                    sealant + "/fillings",
-                    Map.of("entry", UUID.randomUUID().toString(), "volume", "60"));
+            rider.post(sealant + "/fillings", Map.of("entry", UUID.randomUUID().toString(), "volume", "60"));
             assertThat(rider.get("/agenda").body())
                     .doesNotContain("Fill up the bag", "Dip, and top up")
                     .contains("Look at the plug");

@@ -125,7 +125,7 @@ class LogForScriptsTest {
             script.post(LOG, reading(UUID.randomUUID(), 150 + i));
         }
         String entry = guest.ids("/log?topic=READINGS", "/log/").get(0);
-        guest.post("/log", "/log/strike", Map.of("entry", entry));
+        guest.post("/log/strike", Map.of("entry", entry));
         List<JsonNode> entries = all(4);
         assertThat(entries).hasSize(3 + 7 + 1);
         assertThat(entries).extracting(one -> one.get("sequence").longValue()).isSorted();
@@ -193,18 +193,18 @@ class LogForScriptsTest {
         assertThat(guest.get("/tokens").body()).contains("used ");
         String token = guest.ids("/tokens", "/tokens/").get(0);
         assertThat(Guest.withAccount(site)
-                        .post("/tokens", "/tokens/" + token + "/revoke", Map.of())
+                        .post("/tokens/" + token + "/revoke", Map.of())
                         .statusCode())
                 .isEqualTo(404);
         assertThat(script.get(LOG).statusCode()).isEqualTo(200);
-        guest.post("/tokens", "/tokens/" + token + "/revoke", Map.of());
+        guest.post("/tokens/" + token + "/revoke", Map.of());
         assertThat(script.get(LOG).statusCode()).isEqualTo(401);
     }
 
     @Test
     void aTokenWantsANameAndSomethingToDo() {
-        HttpResponse<String> refused = guest.post(
-                "/tokens", "/tokens", Map.of("newId", UUID.randomUUID().toString(), "name", " "));
+        HttpResponse<String> refused =
+                guest.post("/tokens", Map.of("newId", UUID.randomUUID().toString(), "name", " "));
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains("is missing").doesNotContain("id=\"fresh\"");
     }

@@ -51,24 +51,23 @@ class AccountPagesTest {
         Map<String, String> guess = Map.of(
                 "name", "Nobody " + UUID.randomUUID().toString().substring(0, 8), "password", "not the right one");
         for (int i = 0; i < 3; i++) {
-            assertThat(nobody.post("/sign-in", "/sign-in", guess).body())
-                    .contains("Name and password do not belong together.");
+            assertThat(nobody.post("/sign-in", guess).body()).contains("Name and password do not belong together.");
         }
-        assertThat(nobody.post("/sign-in", "/sign-in", guess).body())
+        assertThat(nobody.post("/sign-in", guess).body())
                 .containsPattern("Too many wrong tries\\. Wait \\d+ s and try again\\.");
     }
 
     @Test
     void theMailAddressIsChangedAndTakenAway() {
         Guest rider = Guest.withAccount(site);
-        HttpResponse<String> faulty = rider.post("/account", "/account/email", Map.of("email", "nowhere"));
+        HttpResponse<String> faulty = rider.post("/account/email", Map.of("email", "nowhere"));
         assertThat(faulty.statusCode()).isEqualTo(422);
         assertThat(faulty.body()).contains("value=\"nowhere\"", "does not look like an e-mail address");
 
-        rider.post("/account", "/account/email", Map.of("email", "plover@hut.example"));
+        rider.post("/account/email", Map.of("email", "plover@hut.example"));
         assertThat(rider.get("/account?done=email").body())
                 .contains("The e-mail is changed.", "value=\"plover@hut.example\"");
-        rider.post("/account", "/account/email", Map.of("email", ""));
+        rider.post("/account/email", Map.of("email", ""));
         assertThat(rider.get("/account").body()).doesNotContain("plover@hut.example");
     }
 
@@ -79,12 +78,11 @@ class AccountPagesTest {
         Map<String, String> guess = Map.of("current", "not the right one", "password", "another long password");
         HttpResponse<String> last = null;
         for (int i = 0; i < 4; i++) {
-            last = rider.post("/account", "/account/password", guess);
+            last = rider.post("/account/password", guess);
             assertThat(last.statusCode()).isEqualTo(422);
         }
         assertThat(last.body()).contains("Too many wrong tries");
-        HttpResponse<String> right =
-                rider.post("/account", "/account/delete", Map.of("current", "lichen on the north wall"));
+        HttpResponse<String> right = rider.post("/account/delete", Map.of("current", "lichen on the north wall"));
         assertThat(right.body()).as("even the right one has to wait").contains("Too many wrong tries");
     }
 
@@ -96,13 +94,13 @@ class AccountPagesTest {
         Map<String, String> fields = new HashMap<>(bike);
         fields.put("name", "Guest " + UUID.randomUUID().toString().substring(0, 13));
         fields.put("password", "short");
-        HttpResponse<String> faulty = visitor.post("/sign-up", "/sign-up", fields);
+        HttpResponse<String> faulty = visitor.post("/sign-up", fields);
         assertThat(faulty.statusCode()).isEqualTo(422);
         assertThat(faulty.body())
                 .contains("comes along", "name=\"rear-size\" value=\"29x2.25\"", "name=\"rider\" value=\"70\"");
 
         fields.put("password", "lichen on the north wall");
-        assertThat(visitor.post("/sign-up", "/sign-up", fields).statusCode()).isEqualTo(302);
+        assertThat(visitor.post("/sign-up", fields).statusCode()).isEqualTo(302);
         assertThat(visitor.get("/garage").body()).contains("First bike", "57-622");
     }
 

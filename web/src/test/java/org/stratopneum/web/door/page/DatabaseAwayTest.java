@@ -26,11 +26,10 @@ class DatabaseAwayTest {
         try (ConfigurableApplicationContext context = RunningApplication.Started.startOn(database)) {
             Site site = RunningApplication.siteOf(context);
             Guest guest = Guest.withAccount(site);
-            String form = guest.get("/tires/new").body();
             database.kill();
             saysSo(() -> guest.get("/"));
             saysSo(() -> site.get("/agenda"));
-            saysSo(() -> guest.postFrom(form, "/tires", Map.of("size", "57-622")));
+            saysSo(() -> guest.post("/tires", Map.of("size", "57-622")));
             HttpResponse<String> script = site.get("/api/v1/log", "Authorization", "Bearer " + "a".repeat(40));
             assertThat(script.statusCode()).isEqualTo(503);
             assertThat(script.headers().firstValue("Content-Type").orElseThrow())
@@ -43,10 +42,7 @@ class DatabaseAwayTest {
             long until = System.nanoTime() + SOON.toNanos();
             while (guest.get("/").statusCode() == 503 && System.nanoTime() < until) {}
             assertThat(guest.get("/").statusCode()).isEqualTo(200);
-            assertThat(guest.postFrom(
-                                    form,
-                                    "/tires",
-                                    Map.of("newId", UUID.randomUUID().toString(), "size", "57-622"))
+            assertThat(guest.post("/tires", Map.of("newId", UUID.randomUUID().toString(), "size", "57-622"))
                             .statusCode())
                     .as("what was typed is sent again")
                     .isEqualTo(302);

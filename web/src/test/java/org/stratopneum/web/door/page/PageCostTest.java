@@ -127,7 +127,7 @@ class PageCostTest {
 
     private static String search(Guest guest, String wheel) {
         String id = UUID.randomUUID().toString();
-        guest.post(wheel + "/leak", wheel + "/leak", Map.of("newId", id));
+        guest.post(wheel + "/leak", Map.of("newId", id));
         return "/searches/" + id;
     }
 
@@ -200,7 +200,7 @@ class PageCostTest {
     @Test
     void whoIsNobodyAsksTheDatabaseNothing() {
         Guest guest = Guest.withAccount(site);
-        guest.post("/account", "/sign-out", Map.of());
+        guest.post("/sign-out", Map.of());
         assertThat(CountedQueries.during(() -> site.get("/pressure", "X-Forwarded-For", "192.0.2.7")))
                 .isEmpty();
     }

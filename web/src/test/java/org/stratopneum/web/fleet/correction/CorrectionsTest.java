@@ -42,16 +42,13 @@ class CorrectionsTest {
         String entry = read("91");
         String form = "/log/" + entry + "/correct";
         HttpResponse<String> answer =
-                rider.post(form, form, Map.of("at", momentOf(form), "value", "19", "unit", "PSI", "state", "FOUND"));
+                rider.post(form, Map.of("at", momentOf(form), "value", "19", "unit", "PSI", "state", "FOUND"));
         assertThat(answer.statusCode()).isEqualTo(302);
         String page = rider.get(wheel).body();
         assertThat(page).contains("last 19.0 psi", "corrected").doesNotContain("read 91.0 psi");
 
         assertThat(rider.get(form).body()).contains("has taken the place of this entry already");
-        assertThat(rider.post(
-                                "/garage",
-                                form,
-                                Map.of("at", TODAY.minusDays(1) + "T07:00", "value", "20", "unit", "PSI"))
+        assertThat(rider.post(form, Map.of("at", TODAY.minusDays(1) + "T07:00", "value", "20", "unit", "PSI"))
                         .statusCode())
                 .isEqualTo(409);
         assertThat(rider.get(wheel).body()).contains("last 19.0 psi");
@@ -61,15 +58,15 @@ class CorrectionsTest {
     void anUntouchedReadingKeepsItsNumberInWhateverUnitItWasRead() {
         String entry = read("21.37");
         String form = "/log/" + entry + "/correct";
-        rider.post(form, form, Map.of("at", momentOf(form), "value", "21.37", "unit", "PSI", "state", "SET"));
+        rider.post(form, Map.of("at", momentOf(form), "value", "21.37", "unit", "PSI", "state", "SET"));
         assertThat(rider.get(wheel).body()).contains("set to 21.4 psi (1.47 bar)");
     }
 
     @Test
     void faultsStandBesideTheirFieldsAndWhatWasTypedStays() {
         String form = "/log/" + read("21") + "/correct";
-        HttpResponse<String> answer = rider.post(
-                form, form, Map.of("at", "2999-01-01T10:00", "value", "21x", "unit", "PSI", "temperature", "900"));
+        HttpResponse<String> answer =
+                rider.post(form, Map.of("at", "2999-01-01T10:00", "value", "21x", "unit", "PSI", "temperature", "900"));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body())
                 .contains("lies in the future", "value=\"21x\"", "is not what belongs here", "must be at most 90 °C");
@@ -82,18 +79,16 @@ class CorrectionsTest {
         assertThat(fittings).hasSize(2);
         String first = "/log/" + fittings.get(1) + "/correct";
 
-        HttpResponse<String> late =
-                rider.post(first, first, Map.of("at", TODAY.minusDays(5) + "T12:00", "setup", "TUBELESS"));
+        HttpResponse<String> late = rider.post(first, Map.of("at", TODAY.minusDays(5) + "T12:00", "setup", "TUBELESS"));
         assertThat(late.statusCode()).isEqualTo(422);
         assertThat(late.body()).contains("would change the order in which tires went on and came off");
 
         HttpResponse<String> earlier =
-                rider.post(first, first, Map.of("at", TODAY.minusDays(60) + "T12:00", "setup", "BUTYL_TUBE"));
+                rider.post(first, Map.of("at", TODAY.minusDays(60) + "T12:00", "setup", "BUTYL_TUBE"));
         assertThat(earlier.statusCode()).isEqualTo(302);
         assertThat(rider.get(wheel).body()).contains("butyl tube");
 
         HttpResponse<String> before = rider.post(
-                wheel + "/fit",
                 wheel + "/fit",
                 Map.of(
                         "newId",
@@ -112,8 +107,8 @@ class CorrectionsTest {
     @Test
     void aFittingSentTwiceIsWrittenOnce() {
         Map<String, String> fit = Map.of("newId", UUID.randomUUID().toString(), "size", "50-622", "setup", "TUBELESS");
-        assertThat(rider.post(wheel + "/fit", wheel + "/fit", fit).statusCode()).isEqualTo(302);
-        assertThat(rider.post(wheel + "/fit", wheel + "/fit", fit).statusCode()).isEqualTo(302);
+        assertThat(rider.post(wheel + "/fit", fit).statusCode()).isEqualTo(302);
+        assertThat(rider.post(wheel + "/fit", fit).statusCode()).isEqualTo(302);
         assertThat(historyIds()).hasSize(2);
     }
 
@@ -121,14 +116,13 @@ class CorrectionsTest {
         String bike = rider.ids("/garage", "/bikes/").get(0);
         String entry = UUID.randomUUID().toString();
         HttpResponse<String> answer =
-                rider.post("/", "/bikes/" + bike + "/readings", Map.of("rear", psi, "unit", "PSI", "rearEntry", entry));
+                rider.post("/bikes/" + bike + "/readings", Map.of("rear", psi, "unit", "PSI", "rearEntry", entry));
         assertThat(answer.statusCode()).isEqualTo(302);
         return entry;
     }
 
     private void fit(String size, LocalDate since) {
         HttpResponse<String> answer = rider.post(
-                wheel + "/fit",
                 wheel + "/fit",
                 Map.of(
                         "newId",

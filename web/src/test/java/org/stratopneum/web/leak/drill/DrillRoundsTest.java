@@ -34,8 +34,7 @@ class DrillRoundsTest {
 
     private static String begin(Guest guest) {
         String id = UUID.randomUUID().toString();
-        assertThat(guest.post("/drill", "/drill", Map.of("newId", id)).statusCode())
-                .isEqualTo(302);
+        assertThat(guest.post("/drill", Map.of("newId", id)).statusCode()).isEqualTo(302);
         return "/rounds/" + id;
     }
 
@@ -45,7 +44,7 @@ class DrillRoundsTest {
         Matcher next = CAUSE.matcher(guest.get(round).body());
         while (next.find()) {
             named.add(next.group(1));
-            guest.post(round, round + "/name", Map.of("cause", next.group(1)));
+            guest.post(round + "/name", Map.of("cause", next.group(1)));
             next = CAUSE.matcher(guest.get(round).body());
         }
         return named;
@@ -59,9 +58,9 @@ class DrillRoundsTest {
         for (int i = 0; i < 4; i++) {
             String round = begin(guest);
             assertThat(spent(guest.get(round).body())).isZero();
-            guest.post(round, round + "/look", Map.of("check", "shake"));
-            guest.post(round, round + "/look", Map.of("check", "look-over"));
-            guest.post(round, round + "/look", Map.of("check", "shake"));
+            guest.post(round + "/look", Map.of("check", "shake"));
+            guest.post(round + "/look", Map.of("check", "look-over"));
+            guest.post(round + "/look", Map.of("check", "shake"));
             assertThat(spent(guest.get(round).body()))
                     .as("1 and 2 min, each once")
                     .isEqualTo(3);
@@ -70,7 +69,7 @@ class DrillRoundsTest {
             String page = guest.get(round).body();
             assertThat(page).contains("It was ", "of what the finder takes", "it holds");
             assertThat(spent(page)).isGreaterThanOrEqualTo(3 + 26 * named.size());
-            guest.post(round, round + "/look", Map.of("check", "dip"));
+            guest.post(round + "/look", Map.of("check", "dip"));
             assertThat(spent(guest.get(round).body())).as("over is over").isEqualTo(spent(page));
         }
         String history = guest.get("/drill").body();
@@ -83,13 +82,11 @@ class DrillRoundsTest {
         Guest guest = Guest.withAccount(site);
         String round = begin(guest);
         assertThat(guest.get("/drill").body()).contains("Go on with the round", round);
-        assertThat(guest.post(round, round + "/look", Map.of("check", "crystal-ball"))
-                        .statusCode())
+        assertThat(guest.post(round + "/look", Map.of("check", "crystal-ball")).statusCode())
                 .isEqualTo(404);
-        assertThat(guest.post(round, round + "/name", Map.of("cause", "tube-pinch"))
-                        .statusCode())
+        assertThat(guest.post(round + "/name", Map.of("cause", "tube-pinch")).statusCode())
                 .isEqualTo(404);
-        guest.post(round, round + "/drop", Map.of());
+        guest.post(round + "/drop", Map.of());
         assertThat(guest.get(round).statusCode()).isEqualTo(404);
         assertThat(guest.get("/drill").body()).contains("No round yet");
     }

@@ -58,7 +58,7 @@ class CasingQuestionTest {
 
     @Test
     void anAnswerIsKeptAndNeverAskedForAgain() {
-        var answer = guest.post(bike, "/tires/" + tire + "/casing", Map.of("casing", "STANDARD", "back", bike));
+        var answer = guest.post("/tires/" + tire + "/casing", Map.of("casing", "STANDARD", "back", bike));
         assertThat(answer.headers().firstValue("Location").orElseThrow()).endsWith(bike);
         assertThat(casing()).isEqualTo("STANDARD");
         assertThat(guest.get("/tires/" + tire).body()).doesNotContain(QUESTION);
@@ -67,7 +67,7 @@ class CasingQuestionTest {
 
     @Test
     void lightIsAnAnswerToo() {
-        guest.post(bike, "/tires/" + tire + "/casing", Map.of("casing", "LIGHT", "back", "https://elsewhere.example/"));
+        guest.post("/tires/" + tire + "/casing", Map.of("casing", "LIGHT", "back", "https://elsewhere.example/"));
         assertThat(casing()).isEqualTo("LIGHT");
         assertThat(guest.get("/tires/" + tire).body()).doesNotContain(QUESTION);
     }
@@ -75,7 +75,7 @@ class CasingQuestionTest {
     @Test
     void nobodyIsLedElsewhere() {
         var answer = guest.post(
-                bike, "/tires/" + tire + "/casing", Map.of("casing", "LIGHT", "back", "//elsewhere.example/bikes/"));
+                "/tires/" + tire + "/casing", Map.of("casing", "LIGHT", "back", "//elsewhere.example/bikes/"));
         assertThat(answer.headers().firstValue("Location").orElseThrow()).endsWith("/tires/" + tire);
     }
 

@@ -78,10 +78,7 @@ class NeedsTest {
         assertThat(needs(rider, ""))
                 .contains("the wide valve (Schrader), or the thin one with a sleeve", "wedge-shaped.")
                 .contains("made for inserts", "gauge</strong> <span class=\"label lacks\">the shelf lacks it");
-        rider.post(
-                "/gauges/new",
-                "/gauges",
-                Map.of("newId", UUID.randomUUID().toString(), "name", "Hut gauge", "unit", "BAR"));
+        rider.post("/gauges", Map.of("newId", UUID.randomUUID().toString(), "name", "Hut gauge", "unit", "BAR"));
         assertThat(needs(rider, "")).contains("on the shelf: Hut gauge");
     }
 

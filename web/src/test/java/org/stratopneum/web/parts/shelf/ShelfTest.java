@@ -33,7 +33,7 @@ class ShelfTest {
 
     private String add(String kind, String... pairs) {
         Map<String, String> fields = fields(kind, pairs);
-        var answer = rider.post("/shelf/new?kind=" + kind, "/shelf", fields);
+        var answer = rider.post("/shelf", fields);
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(302);
         return fields.get("newId");
     }
@@ -56,7 +56,7 @@ class ShelfTest {
     @EnumSource
     void everyKindHasItsFormAndNamesWhatIsMissing(ShelfKind kind) {
         assertThat(rider.get("/shelf/new?kind=" + kind.name()).statusCode()).isEqualTo(200);
-        var answer = rider.post("/shelf/new?kind=" + kind.name(), "/shelf", fields(kind.name(), "price", "cheap"));
+        var answer = rider.post("/shelf", fields(kind.name(), "price", "cheap"));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("is missing", "value=\"cheap\"");
     }
@@ -125,7 +125,7 @@ class ShelfTest {
                 "tool",
                 "LEVERS");
         fields.put(field, typed == null ? "" : typed);
-        var answer = rider.post("/shelf/new?kind=" + kind, "/shelf", fields);
+        var answer = rider.post("/shelf", fields);
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains(message, "Thing &amp; &lt;b&gt;");
     }
@@ -133,12 +133,12 @@ class ShelfTest {
     @Test
     void somethingIsDoubledRetiredAndRestored() {
         String id = add("VALVE", "name", "Reed valve", "amount", "2", "removableCore", "on");
-        rider.post("/shelf", "/shelf/" + id + "/duplicate", Map.of());
+        rider.post("/shelf/" + id + "/duplicate", Map.of());
         assertThat(rider.get("/shelf").body().split("<strong>Reed valve")).hasSize(3);
 
-        rider.post("/shelf", "/shelf/" + id + "/retire", Map.of());
+        rider.post("/shelf/" + id + "/retire", Map.of());
         assertThat(rider.get("/shelf").body()).contains("retired");
-        rider.post("/shelf", "/shelf/" + id + "/restore", Map.of());
+        rider.post("/shelf/" + id + "/restore", Map.of());
         assertThat(rider.get("/shelf").body()).doesNotContain(">retired");
     }
 
@@ -146,10 +146,9 @@ class ShelfTest {
     void twoWindowsThatChangeOneThingAreTold() {
         String id = add("TAPE", "name", "Birch tape", "width", "32", "amount", "10");
         Map<String, String> first = fields("TAPE", "name", "Birch", "width", "32", "amount", "10", "version", "0");
-        assertThat(rider.post("/shelf/" + id, "/shelf/" + id, first).statusCode())
-                .isEqualTo(302);
+        assertThat(rider.post("/shelf/" + id, first).statusCode()).isEqualTo(302);
         first.put("name", "Alder");
-        var second = rider.post("/shelf/" + id, "/shelf/" + id, first);
+        var second = rider.post("/shelf/" + id, first);
         assertThat(second.statusCode()).isEqualTo(409);
         assertThat(second.body()).contains("changed this meanwhile", "value=\"Alder\"");
     }
@@ -167,16 +166,16 @@ class ShelfTest {
                 "30",
                 "valveHole",
                 "6.5");
-        assertThat(rider.post("/rims/new", "/rims", rim).statusCode()).isEqualTo(302);
+        assertThat(rider.post("/rims", rim).statusCode()).isEqualTo(302);
         Map<String, String> gauge = Map.of("newId", UUID.randomUUID().toString(), "name", "Dial", "unit", "BAR");
-        assertThat(rider.post("/gauges/new", "/gauges", gauge).statusCode()).isEqualTo(302);
+        assertThat(rider.post("/gauges", gauge).statusCode()).isEqualTo(302);
         String shelf = rider.get("/shelf").body();
         assertThat(shelf).contains("Spare rim", "622, 30 mm inside, hooked", "Dial", "bar");
 
         String id = rider.ids("/shelf", "/rims/").get(0);
-        rider.post("/shelf", "/rims/" + id + "/duplicate", Map.of());
+        rider.post("/rims/" + id + "/duplicate", Map.of());
         assertThat(rider.ids("/shelf", "/rims/")).hasSize(2);
-        rider.post("/shelf", "/rims/" + id + "/retire", Map.of());
+        rider.post("/rims/" + id + "/retire", Map.of());
         assertThat(rider.get("/shelf").body()).contains("retired");
         assertThat(rider.get("/rims/" + id).body()).contains("Where it has been", "Nowhere yet");
     }
@@ -188,7 +187,7 @@ class ShelfTest {
         String tire = rider.ids(wheel, "/tires/").get(0);
         assertThat(rider.get("/tires/" + tire).body()).contains("Where it has been", "Plover rear", "fitted 57-622");
         String rim = rider.ids(wheel, "/rims/").get(0);
-        var kept = rider.post(wheel, "/rims/" + rim + "/retire", Map.of());
+        var kept = rider.post("/rims/" + rim + "/retire", Map.of());
         assertThat(kept.headers().firstValue("Location").orElse("")).contains("in-use");
         assertThat(rider.get("/rims/" + rim).body()).contains("built into this wheel");
     }

@@ -33,7 +33,7 @@ class AcceptedWarningsTest {
     }
 
     private HttpResponse<String> accept(String code, String note) {
-        return rider.post(wheel, wheel + "/accept", Map.of("code", code, "note", note));
+        return rider.post(wheel + "/accept", Map.of("code", code, "note", note));
     }
 
     @Test
@@ -45,7 +45,7 @@ class AcceptedWarningsTest {
                 .doesNotContain("I know, and go on");
         assertThat(rider.get("/log").body()).contains("accepted: tire not made for tubeless (seeps, checked daily)");
 
-        rider.post(wheel, wheel + "/take-off", Map.of());
+        rider.post(wheel + "/take-off", Map.of());
         assertThat(rider.get(wheel).body()).as("with the tire it goes").doesNotContain("You noted");
     }
 

@@ -44,7 +44,7 @@ class HoldOnThePageTest {
         fields.put("at", NOW.minusHours(hoursAgo).toString());
         fields.put("temperature", celsius);
         fields.put("rearEntry", UUID.randomUUID().toString());
-        assertThat(rider.post("/", "/bikes/" + bike + "/readings", fields).statusCode())
+        assertThat(rider.post("/bikes/" + bike + "/readings", fields).statusCode())
                 .isEqualTo(302);
     }
 

@@ -49,7 +49,7 @@ class PacePageTest {
         fields.put("at", NOW.minusHours(hoursAgo).toString());
         fields.put("temperature", "20");
         fields.put("rearEntry", UUID.randomUUID().toString());
-        assertThat(rider.post("/", "/bikes/" + bike + "/readings", fields).statusCode())
+        assertThat(rider.post("/bikes/" + bike + "/readings", fields).statusCode())
                 .isEqualTo(302);
     }
 
@@ -58,7 +58,7 @@ class PacePageTest {
         fields.put("at", NOW.minusMinutes(minutesAgo).toString());
         fields.put("temperature", celsius);
         fields.put("rearEntry", UUID.randomUUID().toString());
-        assertThat(rider.post("/", "/bikes/" + bike + "/readings", fields).statusCode())
+        assertThat(rider.post("/bikes/" + bike + "/readings", fields).statusCode())
                 .isEqualTo(302);
     }
 

@@ -51,8 +51,7 @@ class RideNotesTest {
     }
 
     private int note(String... pairs) {
-        return rider.post(bike + "/rides/new", bike + "/rides", TypedRide.with(pairs))
-                .statusCode();
+        return rider.post(bike + "/rides", TypedRide.with(pairs)).statusCode();
     }
 
     private String entry() {
@@ -79,7 +78,7 @@ class RideNotesTest {
         assertThat(rider.get(bike + "/pressure").body()).contains("Your own factor");
 
         for (int i = 0; i < 2; i++) {
-            rider.post(bike + "/dialling", bike + "/dialling/strike", Map.of("entry", entry()));
+            rider.post(bike + "/dialling/strike", Map.of("entry", entry()));
         }
         assertThat(told("rear")).isEqualTo(rear);
         assertThat(dialling()).contains("Nobody has said anything yet");
@@ -111,10 +110,10 @@ class RideNotesTest {
         String start = "" + told("front");
         note("front-start", start, "front-feel", "TOO_SOFT");
         double soft = told("front");
-        rider.post(bike + "/dialling", bike + "/dialling/strike", Map.of("entry", entry()));
+        rider.post(bike + "/dialling/strike", Map.of("entry", entry()));
         note("front-start", start, "front-burp", "on");
         assertThat(told("front")).isGreaterThan(soft);
-        rider.post(bike + "/dialling", bike + "/dialling/strike", Map.of("entry", entry()));
+        rider.post(bike + "/dialling/strike", Map.of("entry", entry()));
         note("front-start", start, "front-feel", "TOO_SOFT", "ground1", "ROCK", "share1", "100");
         // the chain of that ground is higher, so that the same pressure was farther below it
         assertThat(dialling()).contains("From one note", "front too soft");
@@ -128,9 +127,9 @@ class RideNotesTest {
         double learned = told("rear");
         String wheel = rider.ids("/garage", "/wheels/").get(0);
         String reset = UUID.randomUUID().toString();
-        rider.post(bike + "/dialling", bike + "/dialling/reset", Map.of("wheel", wheel, "entry", reset));
+        rider.post(bike + "/dialling/reset", Map.of("wheel", wheel, "entry", reset));
         assertThat(told("rear")).isEqualTo(rear);
-        rider.post(bike + "/dialling", bike + "/dialling/strike", Map.of("entry", reset));
+        rider.post(bike + "/dialling/strike", Map.of("entry", reset));
         assertThat(told("rear")).isEqualTo(learned);
     }
 
@@ -139,7 +138,6 @@ class RideNotesTest {
         String wheel = rider.ids("/garage", "/wheels/").get(0);
         double own = told("rear") + 2.5;
         var answer = rider.post(
-                bike + "/dialling",
                 bike + "/own-number",
                 Map.of("wheel", wheel, "entry", UUID.randomUUID().toString(), "own", "" + own));
         assertThat(answer.statusCode()).isEqualTo(302);
@@ -149,13 +147,11 @@ class RideNotesTest {
         assertThat(rider.get(bike + "/pressure").body()).contains(said);
         assertThat(told("rear")).as("it moves nothing").isEqualTo(own - 2.5);
         var faulty = rider.post(
-                bike + "/dialling",
                 bike + "/own-number",
                 Map.of("wheel", wheel, "entry", UUID.randomUUID().toString(), "own", "900"));
         assertThat(faulty.statusCode()).isEqualTo(422);
         assertThat(faulty.body()).contains("must be at most 174.04 psi", "value=\"900\"");
         rider.post(
-                bike + "/dialling",
                 bike + "/own-number",
                 Map.of("wheel", wheel, "entry", UUID.randomUUID().toString(), "own", ""));
         assertThat(dialling()).doesNotContain("Your own number: ");
@@ -182,7 +178,6 @@ class RideNotesTest {
     @Test
     void whatCannotBeIsSaidAndNothingIsLost() {
         var answer = rider.post(
-                bike + "/rides/new",
                 bike + "/rides",
                 TypedRide.with(
                         "rear-start",

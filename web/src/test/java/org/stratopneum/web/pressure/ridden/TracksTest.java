@@ -44,7 +44,7 @@ class TracksTest {
     }
 
     private String upload(byte[] bytes) {
-        var answer = rider.upload(bike + "/rides/new", bike + "/tracks", "file", "round.gpx", bytes);
+        var answer = rider.upload(bike + "/tracks", "file", "round.gpx", bytes);
         return answer.statusCode() == 302
                 ? answer.headers().firstValue("Location").orElseThrow()
                 : answer.statusCode() + answer.body();
@@ -65,7 +65,7 @@ class TracksTest {
                         "value=\"2026-03-01T09:00\"",
                         "Keep its start");
         String track = form.substring(form.indexOf("track=") + 6);
-        var noted = rider.post(bike + "/rides/new", bike + "/rides", TypedRide.with("track", track, "distance", "10"));
+        var noted = rider.post(bike + "/rides", TypedRide.with("track", track, "distance", "10"));
         assertThat(noted.statusCode()).isEqualTo(302);
         assertThat(rider.get(bike + "/dialling").body()).contains("/tracks/" + track);
         assertThat(rider.get("/tracks/" + track).body().getBytes(StandardCharsets.UTF_8))
@@ -79,7 +79,6 @@ class TracksTest {
     @Test
     void aRideThatBeginsAtAKnownPlaceIsFromThere() {
         rider.post(
-                "/places/new",
                 "/places",
                 Map.of(
                         "newId",

@@ -94,7 +94,7 @@ class WhatIfTest {
 
     @Test
     void withoutATireThereIsNothingToCompare() {
-        rider.post("/garage", whatIf.replace("/what-if", "/take-off"), Map.of());
+        rider.post(whatIf.replace("/what-if", "/take-off"), Map.of());
         assertThat(page("")).contains("Nothing to compare with yet");
     }
 }

@@ -35,7 +35,7 @@ class KitPageTest {
         for (int i = 0; i < pairs.length; i += 2) {
             fields.put(pairs[i], pairs[i + 1]);
         }
-        return rider.post(page, page, fields);
+        return rider.post(page, fields);
     }
 
     private String body() {

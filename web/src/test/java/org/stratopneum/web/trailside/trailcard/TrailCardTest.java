@@ -87,7 +87,7 @@ class TrailCardTest {
         kit.putAll(
                 Map.of("headShuts", "on", "pump", "ROUND", "boots", "1", "patches", "4", "cores", "1", "tubes", "1"));
         kit.putAll(Map.of("tubeMin", "47", "tubeMax", "62", "tubeBsd", "622"));
-        rider.post(bike + "/kit", bike + "/kit", kit);
+        rider.post(bike + "/kit", kit);
         try (PDDocument document = Loader.loadPDF(rider.bytes(bike + "/trail-card.pdf"))) {
             assertThat(document.getNumberOfPages()).isEqualTo(1);
             assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))

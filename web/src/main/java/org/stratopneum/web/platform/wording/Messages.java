@@ -1,0 +1,33 @@
+package org.stratopneum.web.platform.wording;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import org.springframework.context.MessageSource;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.support.ReloadableResourceBundleMessageSource;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.ResourcePatternResolver;
+
+/** Every file of messages, put together once: a page asks for hundreds, and is not to look through all files for each. */
+@Configuration
+class Messages {
+
+    private static final String FOLDER = "classpath:messages/";
+    private static final String ENDING = ".properties";
+
+    @Bean
+    MessageSource messageSource(ResourcePatternResolver resources) throws IOException {
+        ReloadableResourceBundleMessageSource messages = new ReloadableResourceBundleMessageSource();
+        messages.setBasenames(Arrays.stream(resources.getResources(FOLDER + "*" + ENDING))
+                .map(Resource::getFilename)
+                .map(name -> FOLDER + name.substring(0, name.length() - ENDING.length()))
+                .sorted()
+                .toArray(String[]::new));
+        messages.setDefaultEncoding(StandardCharsets.UTF_8.name());
+        messages.setFallbackToSystemLocale(false);
+        messages.setAlwaysUseMessageFormat(true);
+        return messages;
+    }
+}
