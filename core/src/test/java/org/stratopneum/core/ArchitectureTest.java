@@ -4,55 +4,74 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
-import com.tngtech.archunit.junit.AnalyzeClasses;
-import com.tngtech.archunit.junit.ArchTest;
-import com.tngtech.archunit.lang.ArchRule;
+import org.junit.jupiter.api.Test;
 
-@AnalyzeClasses(packages = "org.stratopneum.core", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
 
-    @ArchTest
-    static final ArchRule coreKnowsNoFramework = classes()
-            .should()
-            .onlyDependOnClassesThat()
-            .resideInAnyPackage(
-                    "org.stratopneum.core..",
-                    "java..",
-                    "javax.measure..",
-                    "javax.xml.stream..",
-                    "com.ctc.wstx..",
-                    "tech.units.indriya..",
-                    "org.hipparchus..");
+    private static final JavaClasses CORE = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("org.stratopneum.core");
 
-    @ArchTest
-    static final ArchRule coreHasNoClockAndNoChanceOfItsOwn = noClasses()
-            .should()
-            .callMethod(java.time.Instant.class, "now")
-            .orShould()
-            .callMethod(java.time.LocalDate.class, "now")
-            .orShould()
-            .callMethod(System.class, "currentTimeMillis")
-            .orShould()
-            .callMethod(Math.class, "random");
+    @Test
+    void coreKnowsNoFramework() {
+        classes()
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage(
+                        "org.stratopneum.core..",
+                        "java..",
+                        "javax.measure..",
+                        "javax.xml.stream..",
+                        "com.ctc.wstx..",
+                        "tech.units.indriya..",
+                        "org.hipparchus..")
+                .check(CORE);
+    }
 
-    @ArchTest
-    static final ArchRule packagesFormNoCycles =
-            slices().matching("org.stratopneum.core.(*)..").should().beFreeOfCycles();
+    @Test
+    void coreHasNoClockAndNoChanceOfItsOwn() {
+        noClasses()
+                .should()
+                .callMethod(java.time.Instant.class, "now")
+                .orShould()
+                .callMethod(java.time.LocalDate.class, "now")
+                .orShould()
+                .callMethod(System.class, "currentTimeMillis")
+                .orShould()
+                .callMethod(Math.class, "random")
+                .check(CORE);
+    }
 
-    @ArchTest
-    static final ArchRule foundationsDoNotKnowTheFeatures = noClasses()
-            .that()
-            .resideInAnyPackage("..core.check..", "..core.quantity..", "..core.tire..", "..core.air..")
-            .should()
-            .dependOnClassesThat()
-            .resideInAnyPackage("..core.pressure..", "..core.agenda..", "..core.fit..", "..core.sealant..");
+    @Test
+    void packagesFormNoCycles() {
+        slices().matching("org.stratopneum.core.(*)..")
+                .should()
+                .beFreeOfCycles()
+                .check(CORE);
+    }
 
-    @ArchTest
-    static final ArchRule nobodySeesTheAgenda = classes()
-            .that()
-            .resideInAPackage("..core.agenda..")
-            .should()
-            .onlyHaveDependentClassesThat()
-            .resideInAPackage("..core.agenda..");
+    @Test
+    void foundationsDoNotKnowTheFeatures() {
+        noClasses()
+                .that()
+                .resideInAnyPackage("..core.check..", "..core.quantity..", "..core.tire..", "..core.air..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("..core.pressure..", "..core.agenda..", "..core.fit..", "..core.sealant..")
+                .check(CORE);
+    }
+
+    @Test
+    void nobodySeesTheAgenda() {
+        classes()
+                .that()
+                .resideInAPackage("..core.agenda..")
+                .should()
+                .onlyHaveDependentClassesThat()
+                .resideInAPackage("..core.agenda..")
+                .check(CORE);
+    }
 }

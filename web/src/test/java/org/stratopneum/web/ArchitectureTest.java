@@ -4,53 +4,71 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
-import com.tngtech.archunit.junit.AnalyzeClasses;
-import com.tngtech.archunit.junit.ArchTest;
-import com.tngtech.archunit.lang.ArchRule;
+import org.junit.jupiter.api.Test;
 
-@AnalyzeClasses(packages = "org.stratopneum", importOptions = ImportOption.DoNotIncludeTests.class)
+/** Rules of the house. Run as the other tests are, beside them; ArchUnit's own engine would run after them, alone. */
 class ArchitectureTest {
 
-    @ArchTest
-    static final ArchRule coreDoesNotKnowTheWeb = noClasses()
-            .that()
-            .resideInAPackage("org.stratopneum.core..")
-            .should()
-            .dependOnClassesThat()
-            .resideInAPackage("org.stratopneum.web..");
+    private static final JavaClasses HOUSE = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("org.stratopneum");
 
-    @ArchTest
-    static final ArchRule districtsFormNoCircle =
-            slices().matching("org.stratopneum.web.(*)..").should().beFreeOfCycles();
+    @Test
+    void coreDoesNotKnowTheWeb() {
+        noClasses()
+                .that()
+                .resideInAPackage("org.stratopneum.core..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("org.stratopneum.web..")
+                .check(HOUSE);
+    }
 
-    @ArchTest
-    static final ArchRule packagesInsideADistrictFormNoCircle =
-            slices().matching("org.stratopneum.web.(**)").should().beFreeOfCycles();
+    @Test
+    void districtsFormNoCircle() {
+        slices().matching("org.stratopneum.web.(*)..").should().beFreeOfCycles().check(HOUSE);
+    }
 
-    @ArchTest
-    static final ArchRule controllersLeaveSqlToTheirServices = noClasses()
-            .that()
-            .haveSimpleNameEndingWith("Controller")
-            .or()
-            .haveSimpleNameEndingWith("Calculator")
-            .should()
-            .dependOnClassesThat()
-            .haveSimpleNameEndingWith("Mapper");
+    @Test
+    void packagesInsideADistrictFormNoCircle() {
+        slices().matching("org.stratopneum.web.(**)").should().beFreeOfCycles().check(HOUSE);
+    }
 
-    @ArchTest
-    static final ArchRule nobodyKnowsTheDemo = classes()
-            .that()
-            .resideInAPackage("..web.demo..")
-            .should()
-            .onlyHaveDependentClassesThat()
-            .resideInAPackage("..web.demo..");
+    @Test
+    void controllersLeaveSqlToTheirServices() {
+        noClasses()
+                .that()
+                .haveSimpleNameEndingWith("Controller")
+                .or()
+                .haveSimpleNameEndingWith("Calculator")
+                .should()
+                .dependOnClassesThat()
+                .haveSimpleNameEndingWith("Mapper")
+                .check(HOUSE);
+    }
 
-    @ArchTest
-    static final ArchRule calculatorsKeepNothing = noClasses()
-            .that()
-            .resideInAPackage("..web.api.calculators..")
-            .should()
-            .dependOnClassesThat()
-            .resideInAnyPackage("..web.log..", "..web.fleet..", "..web.rider..", "java.sql..");
+    @Test
+    void nobodyKnowsTheDemo() {
+        classes()
+                .that()
+                .resideInAPackage("..web.demo..")
+                .should()
+                .onlyHaveDependentClassesThat()
+                .resideInAPackage("..web.demo..")
+                .check(HOUSE);
+    }
+
+    @Test
+    void calculatorsKeepNothing() {
+        noClasses()
+                .that()
+                .resideInAPackage("..web.api.calculators..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("..web.log..", "..web.fleet..", "..web.rider..", "java.sql..")
+                .check(HOUSE);
+    }
 }

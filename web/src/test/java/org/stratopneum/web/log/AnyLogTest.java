@@ -39,7 +39,7 @@ import org.stratopneum.web.support.TypedBike;
 @ExtendWith(RunningApplication.class)
 class AnyLogTest {
 
-    private static final int FEW_RIDERS = 2;
+    private static final int FEW_RIDERS = 1;
     private static final int RIDERS = 8;
     private static final int BIKES = 13;
     private static final int MOST_ENTRIES = 14;
