@@ -2,12 +2,9 @@ package org.stratopneum.core.fit;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import java.util.stream.Stream;
 import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Verdict;
-import org.stratopneum.core.pressure.PressureLimits;
-import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.quantity.Length;
 import org.stratopneum.core.quantity.Mass;
 
@@ -17,9 +14,9 @@ import org.stratopneum.core.quantity.Mass;
  *
  * @param verdicts in the order of the checks, the fine ones among them
  * @param unchecked what could not be looked at because something was not given
- * @param ceiling the most that these parts may get, or null where nothing is printed
+ * @param ceiling the most that these parts may get; unchecked where it is only usual for the width
  */
-public record FitCheck(List<Verdict> verdicts, List<Unchecked> unchecked, GaugePressure ceiling) {
+public record FitCheck(List<Verdict> verdicts, List<Unchecked> unchecked, Ceiling ceiling) {
 
     /** Checks that need what was not given. */
     public enum Unchecked {
@@ -52,11 +49,16 @@ public record FitCheck(List<Verdict> verdicts, List<Unchecked> unchecked, GaugeP
         TubeChecks.check(parts, gathering);
         clearance(parts, gathering);
         load(parts, gathering);
-        Optional<GaugePressure> ceiling = ceilingOf(parts);
-        if (ceiling.isEmpty()) {
+        Ceiling ceiling = Ceiling.of(
+                parts.marks().maxKpa(),
+                parts.rim().maxKpa(),
+                parts.rim().hookless(),
+                parts.tubeless() && !parts.marks().tubeless(),
+                parts.tire().section().inflatedWidth());
+        if (ceiling.usual()) {
             gathering.unchecked(Unchecked.CEILING);
         }
-        return new FitCheck(gathering.verdicts, gathering.unchecked, ceiling.orElse(null));
+        return new FitCheck(gathering.verdicts, gathering.unchecked, ceiling);
     }
 
     /** What the checks find. */
@@ -71,19 +73,6 @@ public record FitCheck(List<Verdict> verdicts, List<Unchecked> unchecked, GaugeP
         void unchecked(Unchecked check) {
             unchecked.add(check);
         }
-    }
-
-    /** The lowest of what tire and rim say, of 500 kPa on a hookless rim, and of 300 kPa for a tire not made tubeless. */
-    private static Optional<GaugePressure> ceilingOf(FitCase parts) {
-        boolean unmarked = parts.tubeless() && !parts.marks().tubeless();
-        return Stream.of(
-                        parts.marks().maxKpa(),
-                        parts.rim().maxKpa(),
-                        parts.rim().hookless() ? PressureLimits.HOOKLESS_CEILING.kpa() : null,
-                        unmarked ? PressureLimits.UNMARKED_TUBELESS_CEILING.kpa() : null)
-                .flatMap(Stream::ofNullable)
-                .min(Double::compare)
-                .map(GaugePressure::kpa);
     }
 
     private static void clearance(FitCase parts, Gathering gathering) {

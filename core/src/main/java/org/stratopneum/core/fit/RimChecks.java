@@ -1,7 +1,7 @@
 package org.stratopneum.core.fit;
 
 import org.stratopneum.core.check.Level;
-import org.stratopneum.core.pressure.PressureLimits;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.quantity.Length;
 
 /** Tire and rim: bead seats, widths, hooks, and whether both hold air without a tube. */
@@ -101,7 +101,7 @@ final class RimChecks {
             gathering.add(
                     Level.BLOCKS, FitCode.HOOKLESS_RIM_TOO_WIDE, Length.mm(tire), Length.mm(rim), Length.mm(widest));
         } else if (parts.marks().hooklessAllowed()) {
-            gathering.add(Level.FINE, FitCode.HOOKLESS_ALLOWED, PressureLimits.HOOKLESS_CEILING);
+            gathering.add(Level.FINE, FitCode.HOOKLESS_ALLOWED, Ceiling.HOOKLESS);
         }
     }
 
@@ -119,7 +119,7 @@ final class RimChecks {
         } else if (parts.rim().hookless()) {
             gathering.add(Level.BLOCKS, FitCode.TUBELESS_NOT_MARKED_HOOKLESS);
         } else {
-            gathering.add(Level.WARNS, FitCode.TUBELESS_NOT_MARKED, PressureLimits.UNMARKED_TUBELESS_CEILING);
+            gathering.add(Level.WARNS, FitCode.TUBELESS_NOT_MARKED, Ceiling.UNMARKED_TUBELESS);
         }
     }
 

@@ -15,6 +15,8 @@ public record ChainStep(String code, Double factor, GaugePressure pressure) {
     public static final String BASE = "base";
     public static final String BASE_HELD = "base-held";
     public static final String DROP = "drop";
+    public static final String WHEEL_SIZE = "wheel-size";
+    public static final String VERY_WIDE = "very-wide";
     public static final String GROUND = "ground";
     public static final String SETUP = "setup";
     public static final String CASING = "casing";
@@ -30,6 +32,8 @@ public record ChainStep(String code, Double factor, GaugePressure pressure) {
             BASE,
             BASE_HELD,
             DROP,
+            WHEEL_SIZE,
+            VERY_WIDE,
             GROUND,
             SETUP,
             CASING,

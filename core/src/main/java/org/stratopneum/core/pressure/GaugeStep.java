@@ -18,9 +18,7 @@ public final class GaugeStep {
         double step = unit.resolution();
         long steps = Math.round(pressure.in(unit) / step);
         long least = (long) Math.ceil(limits.floor().in(unit) / step - SAME_STEP);
-        long most = limits.ceiling() == null
-                ? Long.MAX_VALUE
-                : (long) Math.floor(limits.ceiling().in(unit) / step + SAME_STEP);
+        long most = (long) Math.floor(limits.ceiling().pressure().in(unit) / step + SAME_STEP);
         return Math.min(most, Math.max(least, steps)) * step;
     }
 }

@@ -1,9 +1,7 @@
 package org.stratopneum.core.pressure;
 
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.EnumMap;
-import java.util.List;
 import java.util.Map;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
@@ -23,9 +21,6 @@ public record GroundMix(Map<Ground, Double> shares) {
 
     /** The shares do not add up to the whole ride. */
     public static final String NOT_THE_WHOLE_RIDE = "shares-not-one";
-
-    /** From this share on a ground decides the rim-strike floor (ratio). */
-    private static final double COMMON_FROM = 0.10;
 
     /** Wet ground (ratio; rule of thumb). */
     private static final double WET = 0.95;
@@ -77,25 +72,11 @@ public record GroundMix(Map<Ground, Double> shares) {
                 .sum();
     }
 
-    /**
-     * The ground that decides the rim-strike floor: the one that wants most among those with a tenth of the ride or
-     * more. Where no ground has a tenth (many small shares), the most frequent ones count.
-     */
-    public Ground decidingGround() {
-        double most = Collections.max(shares.values());
-        double threshold = Math.min(COMMON_FROM, most);
+    /** @return share of the ride (ratio) that wants as much of the rim-strike index as {@code ground} or more */
+    public double shareAsHarshAs(Ground ground) {
         return shares.entrySet().stream()
-                .filter(entry -> entry.getValue() >= threshold - 1e-12)
-                .map(Map.Entry::getKey)
-                .max(Comparator.comparingDouble(Ground::neededStrikeIndexCm))
-                .orElseThrow();
-    }
-
-    /** Grounds that want more than the deciding one but are too rare to raise the pressure. */
-    public List<Ground> rareHarderGrounds() {
-        double decided = decidingGround().neededStrikeIndexCm();
-        return shares.keySet().stream()
-                .filter(ground -> ground.neededStrikeIndexCm() > decided)
-                .toList();
+                .filter(entry -> entry.getKey().neededStrikeIndexCm() >= ground.neededStrikeIndexCm())
+                .mapToDouble(Map.Entry::getValue)
+                .sum();
     }
 }

@@ -18,6 +18,9 @@ final class LimitVerdicts {
     /** Beyond this drop at the ceiling the tire cannot carry the load (ratio; our judgement). */
     private static final double MOST_DROP = 0.20;
 
+    /** A tire up to this width is so close to the charts that it needs no word (mm; our judgement). */
+    private static final double EVERYDAY_WIDTH_MM = 66;
+
     private final List<Verdict> verdicts = new ArrayList<>();
     private final WheelCase wheel;
     private final PressureChain chain;
@@ -44,10 +47,10 @@ final class LimitVerdicts {
 
     private void charts() {
         Length width = chain.section().inflatedWidth();
-        // to the tenth that calipers read: a 60 mm tire is not beyond a chart that ends at 60
-        if (!ChartPressure.CHARTED_WIDTH_MM.contains(Math.rint(10 * width.mm()) / 10)) {
+        boolean narrow = width.mm() < ChartPressure.CHARTED_WIDTH_MM.minimum();
+        if (narrow || width.mm() > EVERYDAY_WIDTH_MM) {
             add(
-                    Level.WARNS,
+                    narrow ? Level.WARNS : Level.FINE,
                     VerdictCode.BEYOND_CHARTS,
                     width,
                     Length.mm(ChartPressure.CHARTED_WIDTH_MM.minimum()),
@@ -59,12 +62,19 @@ final class LimitVerdicts {
     }
 
     private void ceiling() {
-        GaugePressure ceiling = limits.ceiling();
-        if (ceiling == null || !(chain.pressure().isAbove(ceiling) || limits.cross())) {
+        GaugePressure ceiling = limits.ceiling().pressure();
+        if (limits.ceiling().usual()) {
+            add(
+                    Level.FINE,
+                    VerdictCode.USUAL_CEILING,
+                    limits.ceiling(),
+                    chain.section().inflatedWidth());
+        }
+        if (!(chain.pressure().isAbove(ceiling) || limits.cross())) {
             return;
         }
-        Length width = Remedy.widthThatFits(wheel, ceiling).orElse(null);
-        Mass load = Remedy.loadThatFits(wheel, ceiling).orElse(null);
+        Length width = Remedy.widthThatFits(wheel).orElse(null);
+        Mass load = Remedy.loadThatFits(wheel).orElse(null);
         if (chain.pressure().isAbove(ceiling)) {
             double drop = chain.chart().dropAt(ceiling);
             Level level = levelOf(drop);
@@ -73,20 +83,20 @@ final class LimitVerdicts {
                 case WARNS_STRONGLY -> VerdictCode.FAR_ABOVE_CEILING;
                 default -> VerdictCode.ABOVE_CEILING;
             };
-            add(level, code, chain.pressure(), ceiling, drop, width, load);
+            add(level, code, chain.pressure(), limits.ceiling(), drop, width, load);
         }
         if (limits.cross()) {
-            if (limits.strikeDecidesFloor()) {
+            if (limits.wholeStrikeFloor().isAbove(ceiling)) {
                 add(
                         Level.BLOCKS,
                         VerdictCode.TOO_NARROW,
-                        limits.strikeFloor(),
-                        ceiling,
-                        wheel.ride().ground().decidingGround(),
+                        limits.wholeStrikeFloor(),
+                        limits.ceiling(),
+                        limits.strikeGround(),
                         width,
                         load);
             } else {
-                add(Level.BLOCKS, VerdictCode.MINIMUM_ABOVE_CEILING, limits.tireMinimum(), ceiling);
+                add(Level.BLOCKS, VerdictCode.MINIMUM_ABOVE_CEILING, limits.tireMinimum(), limits.ceiling());
             }
         }
     }
@@ -108,7 +118,7 @@ final class LimitVerdicts {
                     VerdictCode.RAISED_TO_STRIKE_FLOOR,
                     chain.pressure(),
                     limits.strikeFloor(),
-                    wheel.ride().ground().decidingGround());
+                    limits.strikeGround());
         } else {
             String code = wheel.setup().tireMinKpa() != null
                     ? VerdictCode.RAISED_TO_PRINTED_MINIMUM
@@ -117,13 +127,20 @@ final class LimitVerdicts {
         }
     }
 
+    private static final double SAME_KPA = 1e-6;
+
+    /** Ground that is too small a part of the ride to raise the pressure to what it wants. */
     private void rareGround() {
+        if (limits.cross()) {
+            return;
+        }
         GaugePressure advised = limits.hold(chain.pressure());
-        for (Ground ground : wheel.ride().ground().rareHarderGrounds()) {
-            GaugePressure floor = strike.floorFor(ground.neededStrikeIndexCm());
-            if (floor.isAbove(advised)) {
+        GaugePressure ceiling = limits.ceiling().pressure();
+        for (Ground ground : wheel.ride().ground().shares().keySet()) {
+            GaugePressure floor = strike.floorFor(ground);
+            if (floor.kpa() > advised.kpa() + SAME_KPA) {
                 // a remedy must never point above the ceiling
-                boolean allowed = limits.ceiling() == null || !floor.isAbove(limits.ceiling());
+                boolean allowed = !floor.isAbove(ceiling);
                 add(
                         Level.WARNS,
                         allowed ? VerdictCode.RARE_GROUND : VerdictCode.RARE_GROUND_ABOVE_CEILING,

@@ -8,15 +8,15 @@ import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.tire.TireSection;
 
 /**
- * From load and width to a pressure: charted base, school of drop, then the factors for ground, set-up, casing, wet and
- * rider. Every hold is a step of its own, so that nothing is clamped unseen. Limits come after the chain.
+ * From load and width to a pressure: charted base, school of drop, the size of the wheel and a width beyond the charts,
+ * then the factors for ground, set-up, casing, wet and rider. Every hold is a step of its own, so that nothing is clamped unseen. Limits come after the chain.
  */
 public final class PressureChain {
 
     /** The charts are never followed below this (kPa gauge, 4.4 psi). */
     public static final GaugePressure LEAST = GaugePressure.kpa(30);
 
-    /** All factors after the drop together stay within these (ratio; rule of thumb). */
+    /** All factors after the size of wheel and tire together stay within these (ratio; rule of thumb). */
     public static final double LEAST_FACTORS = 0.6;
 
     public static final double MOST_FACTORS = 1.9;
@@ -29,7 +29,7 @@ public final class PressureChain {
 
     private PressureChain(WheelCase wheel) {
         section = wheel.section();
-        chart = new ChartPressure(wheel.load(), section.inflatedWidth());
+        chart = new ChartPressure(wheel.load(), section);
         double baseKpa = PressureUnit.PSI.toKpa(chart.psi());
         // A charted pressure below zero has no gauge reading: the line shows zero, and the hold follows at once.
         add(ChainStep.BASE, null, GaugePressure.kpa(Math.max(0, baseKpa)));
@@ -37,6 +37,7 @@ public final class PressureChain {
             add(ChainStep.BASE_HELD, null, LEAST);
         }
         takeDrop(wheel.ride().drop());
+        takeSize();
         double atDropKpa = soFar.kpa();
         takeFactors(wheel, section.inflatedWidth());
         double held = Math.min(MOST_FACTORS, Math.max(LEAST_FACTORS, factors));
@@ -53,22 +54,36 @@ public final class PressureChain {
     }
 
     private void takeDrop(DropSchool school) {
-        double psi = ChartPressure.atDrop(soFar.in(PressureUnit.PSI), school.drop());
-        GaugePressure dropped = GaugePressure.psi(psi);
+        GaugePressure dropped = GaugePressure.psi(ChartPressure.moved(soFar.in(PressureUnit.PSI), school.drop()));
         add(ChainStep.DROP, dropped.kpa() / soFar.kpa(), dropped);
+    }
+
+    private void takeSize() {
+        multiplyUnlessOne(ChainStep.WHEEL_SIZE, chart.wheelSizeFactor());
+        multiplyUnlessOne(ChainStep.VERY_WIDE, chart.veryWideFactor());
+    }
+
+    private void multiplyUnlessOne(String code, double factor) {
+        if (factor != 1) {
+            multiply(code, factor);
+        }
     }
 
     private void takeFactors(WheelCase wheel, Length width) {
         Ride ride = wheel.ride();
-        multiply(ChainStep.GROUND, ride.ground().factorFor(width.mm()));
-        multiply(ChainStep.SETUP, wheel.setup().kindFactor());
-        multiply(ChainStep.CASING, wheel.setup().casing().factor());
-        multiply(ChainStep.WET, ride.wet() ? ride.ground().wetFactorFor(width.mm()) : 1);
-        multiply(ChainStep.PERSONAL, wheel.personalFactor());
+        count(ChainStep.GROUND, ride.ground().factorFor(width.mm()));
+        count(ChainStep.SETUP, wheel.setup().kindFactor());
+        count(ChainStep.CASING, wheel.setup().casing().factor());
+        count(ChainStep.WET, ride.wet() ? ride.ground().wetFactorFor(width.mm()) : 1);
+        count(ChainStep.PERSONAL, wheel.personalFactor());
+    }
+
+    private void count(String code, double factor) {
+        factors *= factor;
+        multiply(code, factor);
     }
 
     private void multiply(String code, double factor) {
-        factors *= factor;
         add(code, factor, GaugePressure.kpa(soFar.kpa() * factor));
     }
 

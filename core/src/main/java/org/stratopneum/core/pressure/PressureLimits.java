@@ -1,62 +1,88 @@
 package org.stratopneum.core.pressure;
 
-import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.Comparator;
 import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
 
 /**
- * Between which pressures this wheel may be set: the ceiling from what is printed and from the rim's shape, the floor
- * from the tire's minimum and the rim-strike index of the ground.
+ * Between which pressures this wheel may be set: the ceiling, and the floor from the tire's minimum and the rim-strike
+ * index of the ground. Harsh ground that is a small part of the ride raises the pressure only part of the way.
  *
- * @param tireMinimum lowest pressure of the tire: printed, or the usual one for its width
- * @param strikeFloor lowest pressure that gives the rim-strike index the ground wants
- * @param ceiling highest pressure, or null where neither tire nor rim says one
+ * @param tireMinimum lowest pressure of the tire: printed, or the usual one for its width held to the ceiling
+ * @param strikeFloor what the rim-strike index of the ground raises the pressure to at least
+ * @param strikeGround the ground that decides it
+ * @param wholeStrikeFloor what the ground wants that is a fifth of the ride or more: it has to be met, whatever the ceiling
+ * @param ceiling highest pressure
  */
-public record PressureLimits(GaugePressure tireMinimum, GaugePressure strikeFloor, GaugePressure ceiling) {
+public record PressureLimits(
+        GaugePressure tireMinimum,
+        GaugePressure strikeFloor,
+        Ground strikeGround,
+        GaugePressure wholeStrikeFloor,
+        Ceiling ceiling) {
 
-    /** Straight-walled rims, whatever the tire says (kPa gauge; the current tire and rim standard, from memory). */
-    public static final GaugePressure HOOKLESS_CEILING = GaugePressure.kpa(500);
+    /** Up to this share of the ride (ratio) harsh ground raises nothing. */
+    private static final double RARE_UP_TO = 0.05;
 
-    /** A tire that was not made for tubeless gets no more than this without a tube (kPa gauge; common practice). */
-    public static final GaugePressure UNMARKED_TUBELESS_CEILING = GaugePressure.kpa(300);
+    /** Over the next share (ratio) it comes to count wholly. */
+    private static final double COUNTS_OVER = 0.15;
 
-    static PressureLimits of(WheelCase wheel, RimStrike strike) {
-        double neededCm = wheel.ride().ground().decidingGround().neededStrikeIndexCm();
+    /** No percent of the ride raises the pressure by more (psi; our judgement): what wants much comes to count over more. */
+    private static final double MOST_PER_PERCENT_PSI = 2.5;
+
+    private static final double SAME = 1e-9;
+
+    /** What a ground makes of the end of the chain. */
+    private record Raised(Ground ground, GaugePressure to) {}
+
+    static PressureLimits of(WheelCase wheel, GaugePressure chain, RimStrike strike) {
+        GroundMix mix = wheel.ride().ground();
+        Ceiling ceiling = Ceiling.of(wheel.setup(), wheel.section().inflatedWidth());
+        Raised raised = mix.shares().keySet().stream()
+                .map(ground -> new Raised(
+                        ground,
+                        raised(
+                                chain,
+                                lower(strike.floorFor(ground), ceiling.pressure()),
+                                mix.shareAsHarshAs(ground) - RARE_UP_TO)))
+                .max(Comparator.comparingDouble((Raised each) -> each.to().kpa())
+                        .thenComparing(each -> each.ground().neededStrikeIndexCm()))
+                .orElseThrow();
+        GaugePressure whole = mix.shares().keySet().stream()
+                .filter(ground -> mix.shareAsHarshAs(ground) > RARE_UP_TO + COUNTS_OVER - SAME)
+                .map(strike::floorFor)
+                .max(Comparator.comparingDouble(GaugePressure::kpa))
+                .orElseThrow();
         return new PressureLimits(
-                tireMinimumOf(wheel),
-                strike.floorFor(neededCm),
-                ceilingOf(wheel.setup()).orElse(null));
+                tireMinimumOf(wheel, ceiling.pressure()), raised.to(), raised.ground(), whole, ceiling);
     }
 
-    /**
-     * The lowest of what tire and rim say, of 500 kPa on a hookless rim, and of 300 kPa for a tire that runs tubeless
-     * without having been made for it; empty where nothing is known.
-     */
-    public static Optional<GaugePressure> ceilingOf(Setup setup) {
-        Double hookless = setup.hookless() ? HOOKLESS_CEILING.kpa() : null;
-        Double seeping = setup.seeps() ? UNMARKED_TUBELESS_CEILING.kpa() : null;
-        return Stream.of(setup.tireMaxKpa(), setup.rimMaxKpa(), hookless, seeping)
-                .flatMap(Stream::ofNullable)
-                .min(Double::compare)
-                .map(GaugePressure::kpa);
+    private static GaugePressure lower(GaugePressure one, GaugePressure other) {
+        return one.isBelow(other) ? one : other;
     }
 
-    /** Our judgement where the tire says nothing, by nominal width; cargo bikes get more. Zero means none. */
-    private static GaugePressure tireMinimumOf(WheelCase wheel) {
+    /** @param share of the ride (ratio) beyond what raises nothing; without one the floor is none */
+    private static GaugePressure raised(GaugePressure chain, GaugePressure floor, double share) {
+        if (share <= 0) {
+            return GaugePressure.ZERO;
+        }
+        if (!floor.isAbove(chain)) {
+            return floor;
+        }
+        double gapKpa = floor.kpa() - chain.kpa();
+        double over = Math.max(COUNTS_OVER, PressureUnit.PSI.fromKpa(gapKpa) / MOST_PER_PERCENT_PSI / PERCENT);
+        return share > over - SAME ? floor : GaugePressure.kpa(chain.kpa() + gapKpa * share / over);
+    }
+
+    private static final double PERCENT = 100;
+
+    private static GaugePressure tireMinimumOf(WheelCase wheel, GaugePressure ceiling) {
         if (wheel.setup().tireMinKpa() != null) {
             return GaugePressure.kpa(wheel.setup().tireMinKpa());
         }
-        if (wheel.ride().cargo()) {
-            return GaugePressure.psi(30);
-        }
-        double nominalMm = wheel.tire().nominalWidthMm();
-        if (wheel.setup().kind() != SetupKind.TUBELESS || nominalMm < 35) {
-            return GaugePressure.ZERO;
-        }
-        if (nominalMm >= 50) {
-            return GaugePressure.psi(14);
-        }
-        return GaugePressure.psi(nominalMm >= 40 ? 18 : 23);
+        GaugePressure usual = UsualMinimum.of(
+                wheel.setup(), wheel.section().inflatedWidth(), wheel.ride().cargo());
+        return lower(usual, ceiling);
     }
 
     public GaugePressure floor() {
@@ -69,12 +95,12 @@ public record PressureLimits(GaugePressure tireMinimum, GaugePressure strikeFloo
 
     /** Whether the floor is above the ceiling, so that no pressure satisfies both. */
     public boolean cross() {
-        return ceiling != null && floor().isAbove(ceiling);
+        return tireMinimum.isAbove(ceiling.pressure()) || wholeStrikeFloor.isAbove(ceiling.pressure());
     }
 
     /** {@code pressure} brought between floor and ceiling; the ceiling wins. */
     public GaugePressure hold(GaugePressure pressure) {
         GaugePressure raised = pressure.isBelow(floor()) ? floor() : pressure;
-        return ceiling != null && raised.isAbove(ceiling) ? ceiling : raised;
+        return lower(raised, ceiling.pressure());
     }
 }

@@ -1,7 +1,6 @@
 package org.stratopneum.core.pressure;
 
 import org.stratopneum.core.quantity.GaugePressure;
-import org.stratopneum.core.quantity.Length;
 import org.stratopneum.core.quantity.PressureUnit;
 
 /**
@@ -11,10 +10,9 @@ import org.stratopneum.core.quantity.PressureUnit;
  * the real height is much less.
  *
  * @param chart charted pressure of this wheel
- * @param sectionHeight height of the tire section
  * @param insert whether a foam insert takes part of the blow
  */
-public record RimStrike(ChartPressure chart, Length sectionHeight, boolean insert) {
+public record RimStrike(ChartPressure chart, boolean insert) {
 
     private static final double WITH_INSERT = 1.35;
     private static final double MM_PER_CM = 10;
@@ -33,8 +31,13 @@ public record RimStrike(ChartPressure chart, Length sectionHeight, boolean inser
         return GaugePressure.of(Math.max(0, psi), PressureUnit.PSI);
     }
 
+    /** The same for what {@code ground} wants. */
+    GaugePressure floorFor(Ground ground) {
+        return floorFor(ground.neededStrikeIndexCm());
+    }
+
     private double indexAtChartedPressureCm() {
         double stiffer = insert ? WITH_INSERT : 1;
-        return stiffer * sectionHeight.mm() / MM_PER_CM / TWICE_CHART_DROP;
+        return stiffer * chart.section().height().mm() / MM_PER_CM / TWICE_CHART_DROP;
     }
 }

@@ -9,8 +9,11 @@ public final class VerdictCode {
     /** The pressure it is held at (GaugePressure). */
     public static final String HELD_AT_LEAST = "held-at-least";
 
+    /** Nothing is printed, so what is usual for the width counts: that Ceiling, inflated width (Length). */
+    public static final String USUAL_CEILING = "usual-ceiling";
+
     /**
-     * Feels soft at the ceiling. Chain, ceiling (GaugePressure), drop at the ceiling (ratio), width that fits (Length or
+     * Feels soft at the ceiling. Chain (GaugePressure), Ceiling, drop at the ceiling (ratio), width that fits (Length or
      * null), load that fits (Mass or null); the same for the next two.
      */
     public static final String ABOVE_CEILING = "above-ceiling";
@@ -19,12 +22,12 @@ public final class VerdictCode {
     public static final String CANNOT_CARRY = "cannot-carry";
 
     /**
-     * Rim-strike floor, ceiling (GaugePressure), Ground, width that fits (Length or null), load that fits (Mass or
+     * Rim-strike floor (GaugePressure), Ceiling, Ground, width that fits (Length or null), load that fits (Mass or
      * null).
      */
     public static final String TOO_NARROW = "too-narrow-for-ground";
 
-    /** Tire minimum, ceiling (GaugePressure). */
+    /** Tire minimum (GaugePressure), Ceiling. */
     public static final String MINIMUM_ABOVE_CEILING = "minimum-above-ceiling";
 
     /** Chain, floor (GaugePressure), Ground. */
@@ -39,7 +42,7 @@ public final class VerdictCode {
     /** Ground, its floor, advised pressure (GaugePressure). */
     public static final String RARE_GROUND = "rare-ground";
 
-    /** Ground, its floor, the ceiling under it (GaugePressure). */
+    /** Ground, its floor (GaugePressure), the Ceiling under it. */
     public static final String RARE_GROUND_ABOVE_CEILING = "rare-ground-above-ceiling";
 
     private VerdictCode() {}

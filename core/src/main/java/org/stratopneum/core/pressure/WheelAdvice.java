@@ -20,9 +20,8 @@ public final class WheelAdvice {
     private WheelAdvice(WheelCase wheel) {
         this.wheel = wheel;
         chain = PressureChain.of(wheel);
-        strike = new RimStrike(
-                chain.chart(), chain.section().height(), wheel.setup().insert());
-        limits = PressureLimits.of(wheel, strike);
+        strike = new RimStrike(chain.chart(), wheel.setup().insert());
+        limits = PressureLimits.of(wheel, chain.pressure(), strike);
         pressure = limits.hold(chain.pressure());
         verdicts = LimitVerdicts.of(wheel, chain, limits, strike);
     }

@@ -35,7 +35,7 @@ public final class UsualAir {
     }
 
     public static GaugePressure usual(TireOnRim tire) {
-        double psi = new ChartPressure(LOAD, tire.section().inflatedWidth()).psi();
+        double psi = new ChartPressure(LOAD, tire.section()).psiAtDrop(ChartPressure.CHART_DROP);
         return GaugePressure.of(Math.rint(Math.max(LEAST_PSI, psi)), PressureUnit.PSI);
     }
 }

@@ -66,7 +66,7 @@ class FitCheckTest {
                         FitCode.CLEARANCE_ENOUGH,
                         FitCode.LOAD_CARRIED);
         assertThat(check.unchecked()).isEmpty();
-        assertThat(check.ceiling().kpa()).isEqualTo(350);
+        assertThat(check.ceiling().pressure().kpa()).isEqualTo(350);
     }
 
     /** 622 and 630 do not swap, though both are called 27 or 28 by somebody (common practice). */
@@ -120,11 +120,11 @@ class FitCheckTest {
 
     @Test
     void aTireThatDoesNotSaySoStaysOffStraightWallsAndNoneGetsMoreThanFiveBar() {
-        FitCase.Marks silent = new FitCase.Marks(true, false, null, null);
+        FitCase.Marks silent = new FitCase.Marks(true, false, 700.0, null);
         FitCase.Rim straight = new FitCase.Rim(25, 622, null, true, RimBed.TAPED, null, ValveHole.UNKNOWN);
         FitCheck check = FitCheck.of(tubeless(42, straight, silent));
         assertThat(levelOf(check, FitCode.HOOKLESS_NOT_ALLOWED)).isEqualTo(Level.BLOCKS);
-        assertThat(check.ceiling().kpa()).isEqualTo(500);
+        assertThat(check.ceiling().pressure().kpa()).isEqualTo(500);
     }
 
     @Test
@@ -132,7 +132,7 @@ class FitCheckTest {
         FitCase.Marks silent = new FitCase.Marks(false, true, 450.0, null);
         FitCheck hooked = FitCheck.of(tubeless(57, rim(30, false, RimBed.TAPED), silent));
         assertThat(levelOf(hooked, FitCode.TUBELESS_NOT_MARKED)).isEqualTo(Level.WARNS);
-        assertThat(hooked.ceiling().kpa()).isEqualTo(300);
+        assertThat(hooked.ceiling().pressure().kpa()).isEqualTo(300);
         FitCheck straight = FitCheck.of(tubeless(57, rim(30, true, RimBed.TAPED), silent));
         assertThat(levelOf(straight, FitCode.TUBELESS_NOT_MARKED_HOOKLESS)).isEqualTo(Level.BLOCKS);
     }
@@ -275,7 +275,7 @@ class FitCheckTest {
                         FitCheck.Unchecked.CLEARANCE,
                         FitCheck.Unchecked.LOAD,
                         FitCheck.Unchecked.CEILING);
-        assertThat(check.ceiling()).isNull();
+        assertThat(check.ceiling().usual()).isTrue();
     }
 
     @Test

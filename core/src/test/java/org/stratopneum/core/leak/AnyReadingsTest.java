@@ -1,7 +1,6 @@
 package org.stratopneum.core.leak;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -15,9 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.stratopneum.core.agenda.DueReason;
 import org.stratopneum.core.agenda.LeakLooks;
 import org.stratopneum.core.pressure.SetupKind;
-import org.stratopneum.core.pressure.UsualCeiling;
 import org.stratopneum.core.quantity.GaugePressure;
-import org.stratopneum.core.quantity.Length;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.Temperature;
 
@@ -141,15 +138,5 @@ class AnyReadingsTest {
         assertThat(expected.low().kpa()).isLessThanOrEqualTo(expected.likely().kpa());
         assertThat(expected.likely().kpa()).isLessThanOrEqualTo(expected.high().kpa());
         assertThat(expected.high().kpa()).isLessThanOrEqualTo(GaugePressure.READING_KPA.maximum() * (1 + 1e-12));
-    }
-
-    /** Common practice, no source. */
-    @Test
-    void whatATireOfAWidthUsuallyCarries() {
-        assertThat(UsualCeiling.of(Length.mm(28)).in(PressureUnit.PSI)).isCloseTo(93, within(0.5));
-        assertThat(UsualCeiling.of(Length.mm(40)).in(PressureUnit.PSI)).isCloseTo(65, within(0.5));
-        assertThat(UsualCeiling.of(Length.mm(57)).in(PressureUnit.PSI)).isCloseTo(46, within(0.5));
-        assertThat(UsualCeiling.of(Length.mm(75)).in(PressureUnit.PSI)).isCloseTo(35, within(0.5));
-        assertThat(UsualCeiling.of(Length.mm(18)).in(PressureUnit.PSI)).isCloseTo(120, within(1e-9));
     }
 }

@@ -15,7 +15,7 @@ class GaugeStepTest {
     @ParameterizedTest
     @CsvSource({"21.4, PSI, 21.5", "21.2, PSI, 21.0", "21.4, BAR, 1.50", "21.4, KPA, 150"})
     void roundsToWhatTheGaugeShows(double psi, PressureUnit unit, double shown) {
-        assertThat(GaugeStep.nearest(GaugePressure.psi(psi), limits(0, null), unit))
+        assertThat(GaugeStep.nearest(GaugePressure.psi(psi), limits(0, 900), unit))
                 .isCloseTo(shown, within(1e-9));
     }
 
@@ -49,7 +49,7 @@ class GaugeStepTest {
                 .tireMaxKpa(chain * 1.05)
                 .advise()
                 .rear();
-        assertThat(cut.window().high()).isEqualTo(cut.limits().ceiling());
+        assertThat(cut.window().high()).isEqualTo(cut.limits().ceiling().pressure());
         assertThat(cut.window().sideOf(GaugePressure.kpa(chain * 1.06))).isEqualTo(PressureWindow.Side.ABOVE);
         WheelAdvice raised = Cases.mountain(57, Ground.CROSS_COUNTRY, 91)
                 .tireMinKpa(chain * 1.3)
@@ -60,10 +60,12 @@ class GaugeStepTest {
         assertThat(cut.window().sideOf(GaugePressure.kpa(chain * 0.5))).isEqualTo(PressureWindow.Side.BELOW);
     }
 
-    private static PressureLimits limits(double floorKpa, Double ceilingKpa) {
+    private static PressureLimits limits(double floorKpa, double ceilingKpa) {
         return new PressureLimits(
                 GaugePressure.kpa(floorKpa),
                 GaugePressure.ZERO,
-                ceilingKpa == null ? null : GaugePressure.kpa(ceilingKpa));
+                Ground.SMOOTH_PAVEMENT,
+                GaugePressure.ZERO,
+                new Ceiling(GaugePressure.kpa(ceilingKpa), false));
     }
 }

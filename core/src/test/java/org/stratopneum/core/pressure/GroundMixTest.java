@@ -5,10 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.Arrays;
 import java.util.Map;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -48,19 +45,13 @@ class GroundMixTest {
     }
 
     @Test
-    void theHardestGroundWithATenthOfTheRideDecides() {
-        assertThat(new GroundMix(Map.of(Ground.FINE_GRAVEL, 0.9, Ground.ROCK, 0.1)).decidingGround())
-                .isEqualTo(Ground.ROCK);
-        GroundMix rare = new GroundMix(Map.of(Ground.FINE_GRAVEL, 0.91, Ground.ROCK, 0.09));
-        assertThat(rare.decidingGround()).isEqualTo(Ground.FINE_GRAVEL);
-        assertThat(rare.rareHarderGrounds()).containsExactly(Ground.ROCK);
-    }
-
-    @Test
-    void manySmallSharesStillDecideAFloor() {
-        GroundMix all = new GroundMix(Arrays.stream(Ground.values())
-                .collect(Collectors.toMap(Function.identity(), ground -> 1.0 / Ground.values().length)));
-        assertThat(all.decidingGround()).isEqualTo(Ground.BIKE_PARK);
+    void harsherGroundCountsForTheMilderOnes() {
+        GroundMix mix = new GroundMix(Map.of(
+                Ground.SMOOTH_PAVEMENT, 0.82, Ground.ROUGH_TRAIL, 0.06, Ground.ROCK, 0.07, Ground.BIKE_PARK, 0.05));
+        assertThat(mix.shareAsHarshAs(Ground.BIKE_PARK)).isCloseTo(0.05, within(1e-9));
+        assertThat(mix.shareAsHarshAs(Ground.ROCK)).isCloseTo(0.12, within(1e-9));
+        assertThat(mix.shareAsHarshAs(Ground.ROUGH_TRAIL)).isCloseTo(0.18, within(1e-9));
+        assertThat(mix.shareAsHarshAs(Ground.SMOOTH_PAVEMENT)).isCloseTo(1, within(1e-9));
     }
 
     @Test

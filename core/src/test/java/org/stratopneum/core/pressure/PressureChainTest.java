@@ -9,7 +9,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.stratopneum.core.quantity.GaugePressure;
-import org.stratopneum.core.quantity.Length;
 import org.stratopneum.core.quantity.Mass;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.tire.TireOnRim;
@@ -24,7 +23,8 @@ class PressureChainTest {
     @CsvSource({"23, 100, 102", "25, 100, 89", "28, 100, 73", "32, 100, 58", "37, 100, 45", "28, 120, 88", "32, 140, 84"
     })
     void theBaseFollowsThePublishedCharts(double widthMm, double loadLb, double psi) {
-        ChartPressure chart = new ChartPressure(Mass.kg(loadLb * 0.45359237), Length.mm(widthMm));
+        TireOnRim tire = new TireOnRim(widthMm, 622, null, widthMm * 0.6, widthMm);
+        ChartPressure chart = new ChartPressure(Mass.kg(loadLb * 0.45359237), tire.section());
         assertThat(chart.psi()).isCloseTo(psi, within(4.0));
     }
 
@@ -108,10 +108,42 @@ class PressureChainTest {
     /** At 20 % the shifted pressure is three quarters of that at 15 % (docs/handbook, page 3, step 5). */
     @Test
     void theDropMovesTheShiftedPressure() {
-        assertThat(ChartPressure.atDrop(20, 0.20)).isCloseTo((20 + 7.1685) * 0.75 - 7.1685, within(1e-12));
-        ChartPressure chart = new ChartPressure(Mass.kg(47), Length.mm(57));
+        assertThat(ChartPressure.moved(20, 0.20)).isCloseTo((20 + 7.1685) * 0.75 - 7.1685, within(1e-12));
+        ChartPressure chart = new ChartPressure(Mass.kg(47), new TireOnRim(75, 406, null, 40, 75.0).section());
         GaugePressure atGrip = GaugePressure.psi(chart.psiAtDrop(0.18));
         assertThat(chart.dropAt(atGrip)).isCloseTo(0.18, within(1e-12));
+    }
+
+    /** docs/handbook, page 3, step 4: worked values of a smaller wheel and of a tire wider than the charts. */
+    @ParameterizedTest
+    @CsvSource({
+        "48.4, 61, 622, 30, 0.15, 1.0000, 0.9755, 17.95",
+        "48.4, 61, 584, 30, 0.15, 1.0269, 0.9755, 18.43",
+        "55, 62, 406, 30, 0.18, 1.1903, 0.9960, 20.21",
+        "40, 35, 349, 21, 0.15, 1.2894, 1.0000, 54.56"
+    })
+    void wheelSizeAndWidthCarryTheChartsFurther(
+            double loadKg, double nominal, double bsd, double rim, double drop, double size, double wide, double psi) {
+        Double measuring = nominal == 62 ? 35.0 : rim;
+        ChartPressure chart =
+                new ChartPressure(Mass.kg(loadKg), new TireOnRim(nominal, bsd, measuring, rim, null).section());
+        assertThat(chart.wheelSizeFactor()).isCloseTo(size, within(0.00005));
+        assertThat(chart.veryWideFactor()).isCloseTo(wide, within(0.00005));
+        assertThat(chart.psiAtDrop(drop)).isCloseTo(psi, within(0.006));
+    }
+
+    @Test
+    void theSizeOfTheWheelIsAStepOfItsOwn() {
+        TireOnRim small = new TireOnRim(75, 406, null, 40, 75.0);
+        List<ChainStep> steps = Cases.mountain(57, Ground.FINE_GRAVEL, 91)
+                .tire(small)
+                .advise()
+                .rear()
+                .steps();
+        assertThat(steps).extracting(ChainStep::code).contains("wheel-size", "very-wide");
+        assertThat(Cases.mountain(57, Ground.FINE_GRAVEL, 91).advise().rear().steps())
+                .extracting(ChainStep::code)
+                .doesNotContain("wheel-size", "very-wide");
     }
 
     /** Each line is the one before times its factor, so that a rider can follow with a pocket calculator. */

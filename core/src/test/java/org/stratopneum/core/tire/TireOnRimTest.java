@@ -3,6 +3,7 @@ package org.stratopneum.core.tire;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
@@ -17,20 +18,50 @@ class TireOnRimTest {
     /** Common practice, from memory (docs/handbook, page 1). */
     @ParameterizedTest
     @CsvSource({
-        "18, 15",
+        "9, 6.5",
+        "18, 13",
+        "20.5, 14",
         "23, 15",
-        "23.5, 17",
         "25, 17",
         "28, 19",
         "34, 21",
+        "40, 23",
         "46, 25",
         "61, 30",
-        "61.5, 35",
-        "75, 35",
-        "76, 38"
+        "68, 35",
+        "75, 40",
+        "100, 70",
+        "120, 84",
+        "130, 91"
     })
     void theUsualMeasuringRimFollowsTheTable(double nominal, double rim) {
-        assertThat(MeasuringRim.usualWidthMm(nominal)).isEqualTo(rim);
+        assertThat(MeasuringRim.usualWidthMm(nominal)).isCloseTo(rim, within(1e-9));
+    }
+
+    /** Straight lines instead of steps: on no rim does a wider tire come out narrower. */
+    @Test
+    void aWiderTireIsWiderOnEveryRim() {
+        for (double rim = 13; rim <= 90; rim++) {
+            double last = 0;
+            for (double nominal = 18; nominal <= 130; nominal += 0.5) {
+                TireSection section = section(nominal, rim);
+                if (section != null) {
+                    assertThat(section.inflatedWidth().mm())
+                            .as("%s on %s", nominal, rim)
+                            .isGreaterThan(last);
+                    last = section.inflatedWidth().mm();
+                }
+            }
+        }
+    }
+
+    /** The tire on the rim, or null where the rim is too wide for it. */
+    private static TireSection section(double nominal, double rim) {
+        try {
+            return new TireOnRim(nominal, 622, null, rim, null).section();
+        } catch (InvalidInputException tooWide) {
+            return null;
+        }
     }
 
     @Test

@@ -19,7 +19,7 @@ import org.stratopneum.core.job.Condition;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.job.JobCase;
 import org.stratopneum.core.job.Milestone;
-import org.stratopneum.core.pressure.PressureLimits;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Length;
@@ -153,7 +153,7 @@ final class CardCase {
         JobCase.Builder builder = new JobCase.Builder().readWith(gauge);
         holding.forEach(condition -> builder.when(condition, true));
         builder.when(Condition.BLOCKED, blocked());
-        Optional<GaugePressure> ceiling = goal.setup().flatMap(PressureLimits::ceilingOf);
+        Optional<GaugePressure> ceiling = goal.ceiling().map(Ceiling::pressure);
         builder.amount(Amount.CEILING, ceiling.orElse(null));
         builder.amount(Amount.SEATING, choices.school().pressure(ceiling));
         builder.amount(Amount.TOP_UP, choices.topUpMl());

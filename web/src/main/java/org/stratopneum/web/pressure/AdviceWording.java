@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.check.Level;
 import org.stratopneum.core.pressure.BikeAdvice;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.pressure.ChainStep;
 import org.stratopneum.core.pressure.PressureLimits;
 import org.stratopneum.core.pressure.PressureWindow;
@@ -66,7 +68,7 @@ public class AdviceWording {
                 panel(bike.front(), advice.front(), told, bike.hand(), reader),
                 steps(advice, told, reader.unit()),
                 QuantityText.text(ride.mass().total().kg(), reader.units().mass()),
-                wording.of("ground", ride.ground().decidingGround()));
+                wording.of("ground", advice.rear().limits().strikeGround()));
     }
 
     /** What the gauge in hand shows there, or null where it shows the same. */
@@ -103,6 +105,7 @@ public class AdviceWording {
                 ceiling(advice, unit),
                 strikes(advice, pressure, unit),
                 advice.verdicts().stream()
+                        .filter(verdict -> verdict.level() != Level.FINE)
                         .map(verdict -> new WheelPanel.Said(
                                 verdict.level(),
                                 verdicts.message(verdict, reader.units()),
@@ -139,12 +142,11 @@ public class AdviceWording {
     }
 
     private String ceiling(WheelAdvice advice, PressureUnit unit) {
-        GaugePressure ceiling = advice.limits().ceiling();
-        if (ceiling == null) {
-            return wording.text("limit.ceiling.none");
-        }
-        return wording.text(
-                "limit.ceiling." + reason(advice.wheel().setup(), ceiling.kpa()), PressureText.text(ceiling, unit));
+        Ceiling ceiling = advice.limits().ceiling();
+        String reason = ceiling.usual()
+                ? "usual"
+                : reason(advice.wheel().setup(), ceiling.pressure().kpa());
+        return wording.text("limit.ceiling." + reason, PressureText.text(ceiling.pressure(), unit));
     }
 
     /** What says the ceiling; what is printed comes first where several say the same. */
@@ -155,7 +157,7 @@ public class AdviceWording {
         if (setup.rimMaxKpa() != null && setup.rimMaxKpa() == ceilingKpa) {
             return "rim";
         }
-        return setup.seeps() && ceilingKpa == PressureLimits.UNMARKED_TUBELESS_CEILING.kpa() ? "seeps" : "hookless";
+        return setup.seeps() && ceilingKpa == Ceiling.UNMARKED_TUBELESS.kpa() ? "seeps" : "hookless";
     }
 
     private List<WheelPanel.Strike> strikes(WheelAdvice advice, GaugePressure told, PressureUnit unit) {

@@ -110,9 +110,8 @@ class ElsewhereService {
         Surroundings here = trip.here().surroundings();
         Surroundings there = trip.there().surroundings();
         Optional<GaugePressure> set = CarriedPressure.carryIfHeld(target, there, here);
-        GaugePressure ceiling = advice.limits().ceiling();
-        boolean tooMuch =
-                ceiling != null && set.filter(found -> found.isAbove(ceiling)).isPresent();
+        GaugePressure ceiling = advice.limits().ceiling().pressure();
+        boolean tooMuch = set.filter(found -> found.isAbove(ceiling)).isPresent();
         String against = null;
         if (set.isEmpty()) {
             against = wording.text("elsewhere.empty");

@@ -12,7 +12,6 @@ import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.GaugeStep;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.pressure.GroundMix;
-import org.stratopneum.core.pressure.PressureLimits;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
@@ -89,16 +88,18 @@ class PocketService {
     private List<String> limits(BikeState bike, PressureUnit unit) {
         return Stream.of(WheelPosition.values())
                 .flatMap(position -> bike.wheel(position).stream())
-                .map(wheel -> limit(wheel, unit))
+                .flatMap(wheel -> limit(wheel, unit).stream())
                 .toList();
     }
 
-    private String limit(WheelState wheel, PressureUnit unit) {
+    private Optional<String> limit(WheelState wheel, PressureUnit unit) {
         String where = wording.of("position", wheel.position());
-        return wheel.setup()
-                .flatMap(PressureLimits::ceilingOf)
-                .map(most -> wording.text("pocket.limit", where, wheel.size(), PressureText.both(most, unit)))
-                .orElseGet(() -> wording.text("pocket.limit.none", where, wheel.size()));
+        return wheel.ceiling()
+                .map(ceiling -> wording.text(
+                        ceiling.usual() ? "pocket.limit.usual" : "pocket.limit",
+                        where,
+                        wheel.size(),
+                        PressureText.both(ceiling.pressure(), unit)));
     }
 
     private PocketPage.Row row(String ground, BikeAdvice advice, PressureUnit unit) {

@@ -13,7 +13,7 @@ import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.diagnosis.AirSystem;
-import org.stratopneum.core.pressure.PressureLimits;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.trailside.AirBudget;
@@ -183,7 +183,7 @@ class DeviceDataService {
 
     /** What such a tire usually has, where nobody knows what this rider rides on. */
     private static AirBudget guessed(WheelState wheel) {
-        GaugePressure limit = wheel.setup().flatMap(PressureLimits::ceilingOf).orElse(null);
+        GaugePressure limit = wheel.ceiling().map(Ceiling::pressure).orElseThrow();
         try {
             return UsualAir.of(wheel.tireOnRim().orElseThrow(), limit);
         } catch (InvalidInputException aboveLimit) {

@@ -34,7 +34,7 @@ class WheelCareTest {
     @BeforeEach
     void enterABike() {
         rider = Guest.withAccount(site);
-        TypedBike.enter(rider, "since", TODAY.minusDays(100).toString());
+        TypedBike.enter(rider, "since", TODAY.minusDays(100).toString(), "rear-measuringRim", "30");
         wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
     }
 

@@ -38,7 +38,7 @@ class WheelSealantTest {
     @BeforeEach
     void enterABike() {
         rider = Guest.withAccount(site);
-        TypedBike.enter(rider, "since", TODAY.minusDays(100).toString());
+        TypedBike.enter(rider, "since", TODAY.minusDays(100).toString(), "rear-measuringRim", "30");
         wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
     }
 

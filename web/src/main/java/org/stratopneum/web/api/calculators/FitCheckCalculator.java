@@ -37,9 +37,9 @@ class FitCheckCalculator {
 
     /**
      * @param unchecked checks for which something was not given
-     * @param ceilingKpa the most that these parts may get (kPa gauge), or null where nothing is printed
+     * @param ceilingKpa the most that these parts may get (kPa gauge), usual for the width where the check is among the unchecked
      */
-    record Answer(List<VerdictAnswers.Answer> verdicts, List<String> unchecked, Double ceilingKpa) {}
+    record Answer(List<VerdictAnswers.Answer> verdicts, List<String> unchecked, double ceilingKpa) {}
 
     @PostMapping(path = "/api/v1/calc/fit/check", consumes = MediaType.APPLICATION_JSON_VALUE)
     Answer check(HttpServletRequest request) throws IOException {
@@ -52,7 +52,7 @@ class FitCheckCalculator {
                         .map(unchecked ->
                                 unchecked.name().toLowerCase(Locale.ROOT).replace('_', '-'))
                         .toList(),
-                check.ceiling() == null ? null : check.ceiling().kpa());
+                check.ceiling().pressure().kpa());
     }
 
     /** Whether one of the shapes was named; who names neither did not ask to have them compared. */

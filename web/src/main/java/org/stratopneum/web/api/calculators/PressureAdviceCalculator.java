@@ -34,7 +34,7 @@ class PressureAdviceCalculator {
             double gaugeKpa,
             double chainKpa,
             double floorKpa,
-            Double ceilingKpa,
+            double ceilingKpa,
             Double windowLowKpa,
             Double windowHighKpa,
             double inflatedWidthMm,
@@ -57,9 +57,7 @@ class PressureAdviceCalculator {
                 advice.pressure().kpa(),
                 advice.chainPressure().kpa(),
                 advice.limits().floor().kpa(),
-                advice.limits().ceiling() == null
-                        ? null
-                        : advice.limits().ceiling().kpa(),
+                advice.limits().ceiling().pressure().kpa(),
                 window == null ? null : window.low().kpa(),
                 window == null ? null : window.high().kpa(),
                 advice.section().inflatedWidth().mm(),

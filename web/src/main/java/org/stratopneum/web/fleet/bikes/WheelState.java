@@ -10,6 +10,7 @@ import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.fit.ValveHole;
 import org.stratopneum.core.gauge.GaugeFit;
 import org.stratopneum.core.pressure.Casing;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.GaugePressure;
@@ -178,6 +179,13 @@ public record WheelState(
                 fitted.minKpa(),
                 rim.maxKpa(),
                 fitted.marks().tubeless())));
+    }
+
+    /** The most that may be in this wheel; empty without a tire that can stand on this rim. */
+    public Optional<Ceiling> ceiling() {
+        return tireOnRim()
+                .flatMap(onRim ->
+                        setup().map(made -> Ceiling.of(made, onRim.section().inflatedWidth())));
     }
 
     /** Whether there is a tire that can stand on this rim as it was set up. */

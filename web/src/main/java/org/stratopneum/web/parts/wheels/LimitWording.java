@@ -3,7 +3,7 @@ package org.stratopneum.web.parts.wheels;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
-import org.stratopneum.core.pressure.PressureLimits;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
@@ -27,16 +27,20 @@ class LimitWording {
         List<WheelPage.Limit> limits = new ArrayList<>();
         Double tireMax = wheel.tire().map(WheelState.Tire::maxKpa).orElse(null);
         Double tireMin = wheel.tire().map(WheelState.Tire::minKpa).orElse(null);
-        GaugePressure ceiling = wheel.setup().flatMap(PressureLimits::ceilingOf).orElse(null);
+        GaugePressure ceiling = wheel.ceiling().map(Ceiling::pressure).orElse(null);
         if (wheel.tire().isPresent()) {
             limits.add(printed("most", "tire", tireMax, ceiling, units));
         }
+        wheel.ceiling()
+                .filter(Ceiling::usual)
+                .ifPresent(usual ->
+                        limits.add(printed("most", "usual", usual.pressure().kpa(), ceiling, units)));
         limits.add(printed("most", "rim", wheel.rim().maxKpa(), ceiling, units));
         if (wheel.rim().hookless()) {
-            limits.add(printed("most", "hookless", PressureLimits.HOOKLESS_CEILING.kpa(), ceiling, units));
+            limits.add(printed("most", "hookless", Ceiling.HOOKLESS.kpa(), ceiling, units));
         }
         if (wheel.setup().filter(Setup::seeps).isPresent()) {
-            limits.add(printed("most", "seeps", PressureLimits.UNMARKED_TUBELESS_CEILING.kpa(), ceiling, units));
+            limits.add(printed("most", "seeps", Ceiling.UNMARKED_TUBELESS.kpa(), ceiling, units));
         }
         GaugePressure floor = advice == null ? null : advice.limits().floor();
         if (tireMin != null) {

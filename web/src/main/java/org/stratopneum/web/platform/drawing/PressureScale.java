@@ -49,8 +49,8 @@ public record PressureScale(
                         window == null ? null : window.low().in(unit),
                         window == null ? null : window.high().in(unit),
                         reading == null ? null : reading.in(unit),
-                        toldInUnit == null && limits.ceiling() != null
-                                ? (Double) limits.ceiling().in(unit)
+                        toldInUnit == null
+                                ? (Double) limits.ceiling().pressure().in(unit)
                                 : null,
                         toldInUnit == null ? (Double) limits.floor().in(unit) : null)
                 .filter(Objects::nonNull)
@@ -67,9 +67,7 @@ public record PressureScale(
                 toldInUnit == null ? null : axis.at(toldInUnit),
                 reading == null ? null : axis.at(reading.in(unit)),
                 axis.atIfShown(limits.floor().in(unit)),
-                limits.ceiling() == null
-                        ? null
-                        : axis.atIfShown(limits.ceiling().in(unit)));
+                axis.atIfShown(limits.ceiling().pressure().in(unit)));
     }
 
     private static double minorStep(PressureUnit unit, double most) {

@@ -61,7 +61,7 @@ public record StrikeDrawing(List<Curve> curves, List<Tick> across, List<Tick> up
     }
 
     private static double needed(Wheel wheel) {
-        return wheel.advice().wheel().ride().ground().decidingGround().neededStrikeIndexCm();
+        return wheel.advice().limits().strikeGround().neededStrikeIndexCm();
     }
 
     private record Axes(double from, double to, double most) {

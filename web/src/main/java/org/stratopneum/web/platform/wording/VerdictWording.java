@@ -4,6 +4,7 @@ import java.util.List;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.fit.ValveBase;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Length;
@@ -34,13 +35,19 @@ public class VerdictWording {
         for (int i = 0; i < details.size(); i++) {
             words[i] = detail(details.get(i), units);
         }
-        words[details.size()] = remedies(details, units);
+        boolean guessed = details.stream().anyMatch(detail -> detail instanceof Ceiling ceiling && ceiling.usual());
+        String remedies = remedies(details, units);
+        words[details.size()] = guessed ? wording.text("remedy.enter", remedies) : remedies;
         return words;
     }
 
     private String detail(Object detail, Units units) {
         if (detail instanceof GaugePressure pressure) {
             return PressureText.both(pressure, units.pressure());
+        }
+        if (detail instanceof Ceiling ceiling) {
+            String most = PressureText.both(ceiling.pressure(), units.pressure());
+            return ceiling.usual() ? wording.text("ceiling.usual", most) : most;
         }
         if (detail instanceof Length length) {
             return QuantityText.size(length.mm(), units.length());

@@ -13,7 +13,7 @@ import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Verdict;
-import org.stratopneum.core.pressure.PressureLimits;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
@@ -66,7 +66,7 @@ class AirService {
         WheelPlace place = garage.place(wheelId);
         BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
         WheelState wheel = bike.wheel(place.position()).orElseThrow();
-        Optional<GaugePressure> ceiling = wheel.setup().flatMap(PressureLimits::ceilingOf);
+        Optional<GaugePressure> ceiling = wheel.ceiling().map(Ceiling::pressure);
         AirForm form = AirForm.of(parameters, told(bike, wheel, rider), units);
         Optional<AirForm.Asked> asked = form.read(ceiling);
         Optional<Double> litres = wheel.tireOnRim().map(onRim -> onRim.section().airVolumeL());
@@ -79,7 +79,7 @@ class AirService {
                 wording.of("position", wheel.position()),
                 place.bikeName(),
                 litres.isPresent(),
-                litres.map(volume -> lead(wheel, volume, ceiling, units)).orElse(""),
+                litres.flatMap(volume -> lead(wheel, volume, units)).orElse(""),
                 new FormView(
                         form.reader().typed(),
                         problemWording.messages(form.reader().problems().list())),
@@ -97,10 +97,13 @@ class AirService {
                 .orElse(null);
     }
 
-    private String lead(WheelState wheel, double litres, Optional<GaugePressure> ceiling, Units units) {
+    private Optional<String> lead(WheelState wheel, double litres, Units units) {
         String tire = wheel.size() + ", " + Numbers.fixed(litres, 2) + " l";
-        return ceiling.map(most -> wording.text("air.lead", tire, PressureText.both(most, units.pressure())))
-                .orElseGet(() -> wording.text("air.lead.no-limit", tire));
+        return wheel.ceiling()
+                .map(ceiling -> wording.text(
+                        ceiling.usual() ? "air.lead.usual" : "air.lead",
+                        tire,
+                        PressureText.both(ceiling.pressure(), units.pressure())));
     }
 
     /** What the models answer, in words; what one of them refuses becomes a fault of its field. */

@@ -8,7 +8,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.Range;
-import org.stratopneum.core.pressure.PressureLimits;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
@@ -97,8 +97,8 @@ class LiveGaugeService {
                 asked.rider().pressureUnit().name(),
                 asked.rider().pressureUnit().symbol(),
                 String.format(Locale.ROOT, "tire %.3f %.1f", litres, kpa),
-                wheel.setup()
-                        .flatMap(PressureLimits::ceilingOf)
+                wheel.ceiling()
+                        .map(Ceiling::pressure)
                         .map(most -> asked.bike().hand().fit().toShown(most).kpa())
                         .map(most -> String.format(Locale.ROOT, "%.1f", most))
                         .orElse(""),

@@ -20,10 +20,8 @@ import org.stratopneum.core.leak.PressureFall;
 import org.stratopneum.core.leak.PressureOutlook;
 import org.stratopneum.core.leak.Turn;
 import org.stratopneum.core.leak.UnexplainedRise;
-import org.stratopneum.core.pressure.PressureLimits;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.pressure.PressureWindow;
-import org.stratopneum.core.pressure.Setup;
-import org.stratopneum.core.pressure.UsualCeiling;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.fleet.bikes.BikeState;
@@ -107,7 +105,7 @@ class PaceService {
         GaugePressure told = advice.map(WheelAdvice::pressure).orElse(null);
         PressureWindow window = advice.map(WheelAdvice::window).orElse(null);
         EveningForm evening = EveningForm.of(typed, told, rider, now);
-        GaugePressure ceiling = ceiling(wheel);
+        GaugePressure ceiling = wheel.ceiling().map(Ceiling::pressure).orElse(null);
         Optional<HoleForm> hole = wheel.tireOnRim()
                 .map(onRim ->
                         HoleForm.of(typed, onRim.section().airVolumeL(), Paces.heightM(bike), rider.pressureUnit()));
@@ -142,18 +140,6 @@ class PaceService {
                 rider.pressureUnit().symbol(),
                 pace.map(found -> spans(found, rider)).orElse(List.of()),
                 pace.map(words::bands).orElse(List.of()));
-    }
-
-    /** The most that tire and rim may get: what is printed, else what a tire of this width usually carries. */
-    private static GaugePressure ceiling(WheelState wheel) {
-        Optional<GaugePressure> printed = wheel.setup().flatMap(PressureLimits::ceilingOf);
-        boolean tireSays = wheel.setup().map(Setup::tireMaxKpa).isPresent();
-        Optional<GaugePressure> usual = wheel.tireOnRim()
-                .filter(onRim -> !tireSays)
-                .map(onRim -> UsualCeiling.of(onRim.section().inflatedWidth()));
-        return Stream.concat(printed.stream(), usual.stream())
-                .min(Comparator.naturalOrder())
-                .orElse(null);
     }
 
     private static boolean isFast(WheelPace pace) {

@@ -114,13 +114,7 @@ class WhatIfService {
                 stands,
                 cells));
         cells.add(cell("floor", pressure(advice.limits().floor(), units), stands, cells));
-        cells.add(cell(
-                "ceiling",
-                advice.limits().ceiling() == null
-                        ? wording.text("whatif.none")
-                        : pressure(advice.limits().ceiling(), units),
-                stands,
-                cells));
+        cells.add(cell("ceiling", pressure(advice.limits().ceiling().pressure(), units), stands, cells));
         cells.add(cell("strike", Numbers.fixed(advice.strikeIndexCm(advice.pressure()), 1) + " cm", stands, cells));
         cells.add(cell(
                 "inflated", QuantityText.text(advice.section().inflatedWidth().mm(), units.length()), stands, cells));

@@ -6,8 +6,8 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.air.StandardAtmosphere;
 import org.stratopneum.core.pressure.BikeAdvice;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.pressure.GaugeStep;
-import org.stratopneum.core.pressure.PressureLimits;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.AbsolutePressure;
@@ -34,7 +34,7 @@ public class WheelAir {
      * A wheel's air.
      *
      * @param window where the pressure should lie, or null where only a reading tells it
-     * @param limitKnown whether tire or rim says a limit; where none does, nothing goes above the window
+     * @param limitKnown whether the ceiling is said by tire or rim, and not only usual for the width
      */
     public record Known(AirBudget budget, PressureWindow window, boolean limitKnown) {}
 
@@ -60,36 +60,35 @@ public class WheelAir {
 
     /** As it is told elsewhere: to what the rider's gauge shows. */
     private static Known advised(BikeState bike, WheelState wheel, WheelAdvice advice, PressureUnit unit) {
-        Optional<GaugePressure> limit = wheel.setup().flatMap(PressureLimits::ceilingOf);
+        Ceiling ceiling = advice.limits().ceiling();
         GaugePressure usual = GaugePressure.of(GaugeStep.nearest(advice.pressure(), advice.limits(), unit), unit);
-        GaugePressure ceiling = limit.orElse(advice.window().high());
         return new Known(
                 AirBudget.of(
                         litres(wheel),
                         ambient(bike),
-                        usual.isAbove(ceiling) ? ceiling : usual,
+                        usual.isAbove(ceiling.pressure()) ? ceiling.pressure() : usual,
                         advice.window().low(),
-                        ceiling),
+                        ceiling.pressure()),
                 advice.window(),
-                limit.isPresent());
+                !ceiling.usual());
     }
 
     /** What was last read stands for what is ridden. */
     private static Optional<Known> read(BikeState bike, WheelState wheel) {
-        Optional<GaugePressure> limit = wheel.setup().flatMap(PressureLimits::ceilingOf);
+        Ceiling ceiling = wheel.ceiling().orElseThrow();
         return wheel.lastReading()
                 .map(WheelState.Reading::pressure)
                 .filter(usual -> usual.kpa() > 0)
-                .filter(usual -> limit.isEmpty() || !usual.isAbove(limit.get()))
+                .filter(usual -> !usual.isAbove(ceiling.pressure()))
                 .map(usual -> new Known(
                         AirBudget.of(
                                 litres(wheel),
                                 ambient(bike),
                                 usual,
                                 PressureWindow.lowAround(usual),
-                                limit.orElse(usual)),
+                                ceiling.pressure()),
                         null,
-                        limit.isPresent()));
+                        !ceiling.usual()));
     }
 
     private static double litres(WheelState wheel) {

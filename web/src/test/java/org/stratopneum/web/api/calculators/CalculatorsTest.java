@@ -23,9 +23,9 @@ class CalculatorsTest {
 
     private static final String MOUNTAIN = """
             {"system": {"riderKg": 76, "gearKg": 4, "bikeKg": 11}, "posture": "MOUNTAIN",
-             "front": {"tire": {"nominalWidthMm": 60, "beadSeatDiameterMm": 622, "rimInternalWidthMm": 30},
+             "front": {"tire": {"nominalWidthMm": 60, "beadSeatDiameterMm": 622, "measuringRimWidthMm": 30, "rimInternalWidthMm": 30},
                        "setup": {"kind": "TUBELESS"}},
-             "rear": {"tire": {"nominalWidthMm": 60, "beadSeatDiameterMm": 622, "rimInternalWidthMm": 30},
+             "rear": {"tire": {"nominalWidthMm": 60, "beadSeatDiameterMm": 622, "measuringRimWidthMm": 30, "rimInternalWidthMm": 30},
                       "setup": {"kind": "TUBELESS"}},
              "ground": [{"kind": "CROSS_COUNTRY", "share": 1}]}
             """;
@@ -85,11 +85,15 @@ class CalculatorsTest {
         assertThat(answer.get("front").get("gaugeKpa").asDouble() / 6.894757).isCloseTo(19.1, within(0.05));
         assertThat(answer.get("rear").get("gaugeKpa").asDouble() / 6.894757).isCloseTo(21.4, within(0.05));
         JsonNode rear = answer.get("rear");
-        assertThat(rear.get("ceilingKpa").isNull()).isTrue();
+        assertThat(rear.get("ceilingKpa").asDouble() / 6.894757)
+                .as("usual for 60 mm")
+                .isCloseTo(43.3, within(0.05));
         assertThat(rear.get("loadKg").asDouble()).isCloseTo(91 * 0.52, within(1e-9));
         assertThat(rear.get("steps").get(0).get("code").asString()).isEqualTo("base");
         assertThat(rear.get("steps").get(0).get("name").asString()).isEqualTo("Charted pressure");
-        assertThat(rear.get("verdicts")).isEmpty();
+        assertThat(rear.get("verdicts")).hasSize(1);
+        assertThat(rear.get("verdicts").get(0).get("code").asString()).isEqualTo("usual-ceiling");
+        assertThat(rear.get("verdicts").get(0).get("level").asString()).isEqualTo("FINE");
     }
 
     @Test

@@ -47,12 +47,12 @@ class NeedsTest {
     @Test
     void theSealantOfAWheelBySchool() {
         Guest rider = Guest.withAccount(site);
-        TypedBike.enter(rider, "rear-size", "60-622");
+        TypedBike.enter(rider, "rear-size", "60-622", "rear-measuringRim", "30");
         assertThat(needs(rider, "")).contains(">60 ml<", ">100 ml<", ">130 ml<").doesNotContain("Counted in");
         assertThat(needs(rider, "?newTire=on")).contains(">110 ml<", "a tenth more for a brand-new tire");
 
         Guest other = Guest.withAccount(site);
-        TypedBike.enter(other, "rear-size", "60-622", "rear-tubeless", "");
+        TypedBike.enter(other, "rear-size", "60-622", "rear-measuringRim", "30", "rear-tubeless", "");
         assertThat(needs(other, "")).contains(">150 ml<", "half as much again");
     }
 

@@ -68,11 +68,11 @@ class AcceptedWarningsTest {
     void roomBesideTheTireIsCheckedOnceTheFrameIsMeasured() {
         assertThat(rider.get(wheel).body()).contains("clearance beside the tire");
         Guest tight = Guest.withAccount(site);
-        TypedBike.enter(tight, "openingRear", "67", "openingFront", "90");
+        TypedBike.enter(tight, "openingRear", "67", "openingFront", "90", "rear-measuringRim", "30");
         String rear = "/wheels/" + tight.ids("/garage", "/wheels/").get(0);
         assertThat(tight.get(rear).body()).contains("There is 5 mm beside the tire", "mud wants 6 mm");
         Guest none = Guest.withAccount(site);
-        TypedBike.enter(none, "openingRear", "50");
+        TypedBike.enter(none, "openingRear", "50", "rear-measuringRim", "30");
         String squeezed = "/wheels/" + none.ids("/garage", "/wheels/").get(0);
         assertThat(none.get(squeezed).body()).contains("3.5 mm wider on each side than what it stands in");
     }

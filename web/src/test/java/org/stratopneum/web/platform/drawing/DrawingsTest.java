@@ -11,6 +11,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.stratopneum.core.pressure.Ceiling;
+import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.pressure.PressureLimits;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.quantity.GaugePressure;
@@ -21,8 +23,12 @@ import org.stratopneum.core.tire.TireSection;
 
 class DrawingsTest {
 
-    private static final PressureLimits LIMITS =
-            new PressureLimits(GaugePressure.psi(14), GaugePressure.psi(9), GaugePressure.psi(51));
+    private static final PressureLimits LIMITS = new PressureLimits(
+            GaugePressure.psi(14),
+            GaugePressure.psi(9),
+            Ground.SMOOTH_PAVEMENT,
+            GaugePressure.psi(9),
+            new Ceiling(GaugePressure.psi(51), false));
 
     @ParameterizedTest
     @EnumSource(PressureUnit.class)
@@ -69,7 +75,7 @@ class DrawingsTest {
 
     @Test
     void theSectionIsDrawnToScale() {
-        TireSection section = new TireOnRim(57, 622, null, 30, null).section();
+        TireSection section = new TireOnRim(57, 622, 30.0, 30, null).section();
         SectionDrawing drawing = SectionDrawing.of(section, inside(false, null), RiderUnit.MM);
         assertThat(drawing.radius() * 2).isCloseTo(section.inflatedWidth().mm(), within(1e-9));
         assertThat(drawing.height()).isCloseTo(section.height().mm(), within(1e-9));

@@ -42,6 +42,7 @@ import org.stratopneum.core.job.Job;
 import org.stratopneum.core.job.SeatingSchool;
 import org.stratopneum.core.job.Step;
 import org.stratopneum.core.pressure.Casing;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.pressure.ChainStep;
 import org.stratopneum.core.pressure.DropSchool;
 import org.stratopneum.core.pressure.Ground;
@@ -195,7 +196,7 @@ class WordingTest {
 
     /** What is fine has no remedy. */
     private static boolean fine(Field code) {
-        return code.getName().equals("AIR_ENOUGH");
+        return List.of("AIR_ENOUGH", "USUAL_CEILING").contains(code.getName());
     }
 
     /** The verdicts that fitting really gives, with their own details. */
@@ -266,6 +267,21 @@ class WordingTest {
         Units imperial = new Units(
                 PressureUnit.PSI, RiderUnit.LB, RiderUnit.IN, RiderUnit.FL_OZ, RiderUnit.FAHRENHEIT, RiderUnit.MI);
         assertThat(verdicts.fix(verdict, imperial)).contains("1.46 in wide");
+    }
+
+    @Test
+    void aCeilingThatIsOnlyUsualSaysSoAndWhatToDo() {
+        Ceiling usual = new Ceiling(GaugePressure.psi(46), true);
+        Verdict note = Verdict.of(Level.FINE, VerdictCode.USUAL_CEILING, usual, Length.mm(57));
+        assertThat(verdicts.message(note, Units.metric(PressureUnit.PSI)))
+                .isEqualTo(
+                        "A tire 57 mm wide gets no more than 46.0 psi (3.17 bar) (usual for this width, not read from"
+                                + " your tire). Enter what the sidewall says; it wins.");
+        Verdict blocked = Verdict.of(
+                Level.BLOCKS, VerdictCode.CANNOT_CARRY, GaugePressure.psi(90), usual, 0.231, Length.mm(70), null);
+        assertThat(verdicts.message(blocked, Units.metric(PressureUnit.PSI))).contains("usual for this width");
+        assertThat(verdicts.fix(blocked, Units.metric(PressureUnit.PSI)))
+                .contains("70 mm wide", "Enter what the sidewall says; until then this stands.");
     }
 
     @Test

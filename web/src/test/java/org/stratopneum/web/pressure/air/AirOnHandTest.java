@@ -29,7 +29,7 @@ class AirOnHandTest {
     @BeforeEach
     void enterABike() {
         rider = Guest.withAccount(site);
-        TypedBike.enter(rider, "rear-size", "60-622", "rear-tireMax", "45");
+        TypedBike.enter(rider, "rear-size", "60-622", "rear-measuringRim", "30", "rear-tireMax", "45");
         air = "/wheels/" + rider.ids("/garage", "/wheels/").get(0) + "/air";
     }
 
