@@ -13,7 +13,7 @@ SECONDS_TO_ANSWER=90
 
 # Heap and what lies beside it are capped: the whole process stays well under 512 MB. The quick compiler alone brings
 # the first page two to three seconds earlier, and no page computes long enough to miss the other one.
-JAVA_LIMITS=(-Xmx256m -XX:MaxMetaspaceSize=160m -XX:ReservedCodeCacheSize=64m -XX:+UseSerialGC -XX:TieredStopAtLevel=1)
+JAVA_LIMITS=(-Xmx256m -XX:MaxMetaspaceSize=160m -XX:ReservedCodeCacheSize=128m -XX:+UseSerialGC -XX:TieredStopAtLevel=1)
 
 sources_hash() {
   (
