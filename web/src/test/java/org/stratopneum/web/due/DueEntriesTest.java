@@ -59,15 +59,7 @@ class DueEntriesTest {
     private void filled(int daysAgo) {
         String path = "/wheels/" + wheel + "/sealant";
         String at = daysAgo == 0 ? "" : TODAY.minusDays(daysAgo) + "T10:00";
-        assertThat(post(
-                        path,
-                        path + "/fillings",
-                        "entry",
-                        UUID.randomUUID().toString(),
-                        "volume",
-                        "95",
-                        "filledAt",
-                        at))
+        assertThat(post(path + "/fillings", "entry", UUID.randomUUID().toString(), "volume", "95", "filledAt", at))
                 .startsWith("302");
     }
 
@@ -75,7 +67,7 @@ class DueEntriesTest {
         return "/matters/" + wheel + "-" + reason;
     }
 
-    private String post(String from, String path, String... pairs) {
+    private String post(String path, String... pairs) {
         Map<String, String> fields = new HashMap<>();
         for (int i = 0; i < pairs.length; i += 2) {
             fields.put(pairs[i], pairs[i + 1]);
@@ -92,7 +84,7 @@ class DueEntriesTest {
         assertThat(now()).contains("refresh the sealant", "wash the valve core");
         String refresh = matter("SEALANT_REFRESH");
         String later = TODAY.plusDays(3).toString();
-        assertThat(post(refresh, refresh + "/put-off", "until", later)).startsWith("302");
+        assertThat(post(refresh + "/put-off", "until", later)).startsWith("302");
         assertThat(now()).doesNotContain("refresh the sealant").contains("wash the valve core");
         assertThat(rider.get("/").body()).contains("refresh the sealant by");
         assertThat(rider.get("/agenda?marked=" + refresh.substring("/matters/".length()))
@@ -100,9 +92,9 @@ class DueEntriesTest {
                 .contains("put off until", "Undo");
         MovableClock.after(rider, Duration.ofDays(3), () -> assertThat(now()).contains("refresh the sealant"));
 
-        assertThat(post("/agenda", refresh + "/take-back")).startsWith("302");
+        assertThat(post(refresh + "/take-back")).startsWith("302");
         assertThat(now()).contains("refresh the sealant");
-        assertThat(post("/agenda", refresh + "/take-back")).as("once only").startsWith("404");
+        assertThat(post(refresh + "/take-back")).as("once only").startsWith("404");
     }
 
     @Test
@@ -110,17 +102,15 @@ class DueEntriesTest {
         filled(290);
         String refresh = matter("SEALANT_REFRESH");
         String past = TODAY.minusDays(1).toString();
-        assertThat(post(refresh, refresh + "/put-off", "until", past))
+        assertThat(post(refresh + "/put-off", "until", past))
                 .startsWith("422")
                 .contains("or later", "value=\"" + past + "\"");
-        assertThat(post(refresh, refresh + "/put-off", "until", "next week"))
+        assertThat(post(refresh + "/put-off", "until", "next week"))
                 .startsWith("422")
                 .contains("is not a day");
-        assertThat(post(refresh, refresh + "/put-off")).startsWith("422").contains("is missing");
-        assertThat(post(refresh, refresh + "/skip", "reason", " "))
-                .startsWith("422")
-                .contains("is missing");
-        assertThat(post(refresh, refresh + "/skip", "reason", "x".repeat(201)))
+        assertThat(post(refresh + "/put-off")).startsWith("422").contains("is missing");
+        assertThat(post(refresh + "/skip", "reason", " ")).startsWith("422").contains("is missing");
+        assertThat(post(refresh + "/skip", "reason", "x".repeat(201)))
                 .startsWith("422")
                 .contains("at most 200");
         assertThat(rider.get("/matters/nothing").statusCode()).isEqualTo(404);
@@ -131,8 +121,7 @@ class DueEntriesTest {
     void whatIsSkippedStaysAwayUntilTheNextOfItsKind() {
         filled(290);
         String refresh = matter("SEALANT_REFRESH");
-        assertThat(post(refresh, refresh + "/skip", "reason", "hangs on the wall"))
-                .startsWith("302");
+        assertThat(post(refresh + "/skip", "reason", "hangs on the wall")).startsWith("302");
         assertThat(agenda()).contains("skipped: hangs on the wall");
         assertThat(now()).doesNotContain("refresh the sealant");
         assertThat(rider.get("/").body()).doesNotContain("refresh the sealant");
@@ -151,15 +140,12 @@ class DueEntriesTest {
         assertThat(agenda()).contains("read the hold test again");
         String hold = matter("HOLD_TEST");
         assertThat(rider.get(hold).body()).doesNotContain("id=\"skip\"");
-        assertThat(post(hold, hold + "/skip", "reason", "no time")).startsWith("404");
+        assertThat(post(hold + "/skip", "reason", "no time")).startsWith("404");
         MovableClock.after(
                 rider,
                 Duration.ofDays(2),
                 () -> assertThat(post(
-                                hold,
-                                hold + "/put-off",
-                                "until",
-                                TODAY.plusDays(5).toString()))
+                                hold + "/put-off", "until", TODAY.plusDays(5).toString()))
                         .startsWith("302"));
         MovableClock.after(rider, Duration.ofDays(3), () -> {
             assertThat(now()).as("though its day moves").doesNotContain("read the hold test");
@@ -173,20 +159,13 @@ class DueEntriesTest {
         care("plan", "MEASURED", "lookEvery", "7");
         assertThat(now()).as("nobody ever looked").contains("prevention look");
         String entry = UUID.randomUUID().toString();
-        String back = post(
-                matter("PREVENTION_LOOK"),
-                "/wheels/" + wheel + "/care-done",
-                "entry",
-                entry,
-                "care",
-                "PREVENTION_LOOK");
+        String back = post("/wheels/" + wheel + "/care-done", "entry", entry, "care", "PREVENTION_LOOK");
         assertThat(back).startsWith("302").endsWith("/agenda?written=" + entry);
         assertThat(rider.get("/agenda?written=" + entry).body()).contains("looked over", "Undo");
         assertThat(now()).doesNotContain("prevention look");
         assertThat(agenda()).contains("prevention look");
         MovableClock.after(rider, Duration.ofDays(7), () -> assertThat(now()).contains("prevention look"));
-        assertThat(post("/agenda", "/log/strike", "entry", entry, "from", "agenda"))
-                .contains("/agenda?struck=");
+        assertThat(post("/log/strike", "entry", entry, "from", "agenda")).contains("/agenda?struck=");
         assertThat(now()).as("undone").contains("prevention look");
     }
 
@@ -211,7 +190,6 @@ class DueEntriesTest {
         String id = UUID.randomUUID().toString();
         String due = TODAY.plusDays(4).toString();
         assertThat(post(
-                        "/agenda",
                         "/reminders",
                         "newId",
                         id,
@@ -231,19 +209,18 @@ class DueEntriesTest {
         assertThat(events)
                 .extracting(event -> event.getSummary().getValue())
                 .contains("Plover rear: thorn from inside");
-        assertThat(post("/agenda", "/reminders/" + id + "/done")).startsWith("302");
+        assertThat(post("/reminders/" + id + "/done")).startsWith("302");
         assertThat(agenda()).doesNotContain("thorn from inside");
         assertThat(rider.get("/agenda?done=" + id).body()).contains("Done: thorn from inside", "Undo");
-        assertThat(post("/agenda", "/reminders/" + id + "/open")).startsWith("302");
+        assertThat(post("/reminders/" + id + "/open")).startsWith("302");
         assertThat(agenda()).contains("thorn from inside");
-        assertThat(post("/agenda", "/reminders/" + id + "/delete")).startsWith("302");
-        assertThat(post("/agenda", "/reminders/" + id + "/delete")).startsWith("404");
+        assertThat(post("/reminders/" + id + "/delete")).startsWith("302");
+        assertThat(post("/reminders/" + id + "/delete")).startsWith("404");
     }
 
     @Test
     void aReminderThatIsNotWholeIsRefusedAndKept() {
         String page = post(
-                "/agenda",
                 "/reminders",
                 "newId",
                 UUID.randomUUID().toString(),
@@ -255,7 +232,6 @@ class DueEntriesTest {
                 "HOLD_TEST");
         assertThat(page).startsWith("422").contains("look at the rim", "or later", "a job card is done on a wheel");
         assertThat(post(
-                        "/agenda",
                         "/reminders",
                         "newId",
                         UUID.randomUUID().toString(),
@@ -271,7 +247,7 @@ class DueEntriesTest {
     void aMonthShowsEachDayAndLeadsToItsNeighbours() {
         String id = UUID.randomUUID().toString();
         LocalDate due = TODAY.plusMonths(1).withDayOfMonth(17);
-        post("/agenda", "/reminders", "newId", id, "what", "grease", "due", due.toString());
+        post("/reminders", "newId", id, "what", "grease", "due", due.toString());
         String month = due.toString().substring(0, 7);
         String page = rider.get("/agenda/month?of=" + month).body();
         Matcher day =
@@ -300,7 +276,7 @@ class DueEntriesTest {
                 .contains("before you ride", "read it once", "better before", "refresh the sealant", "stands overnight")
                 .contains("chance of");
         String refresh = matter("SEALANT_REFRESH");
-        post(refresh, refresh + "/skip", "reason", "no time");
+        post(refresh + "/skip", "reason", "no time");
         assertThat(rider.get("/agenda/ride?on=" + on).body())
                 .as("nobody rides on a decision")
                 .contains("refresh the sealant", "skipped: no time");

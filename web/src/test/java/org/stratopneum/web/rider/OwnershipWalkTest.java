@@ -126,24 +126,17 @@ class OwnershipWalkTest {
                 "/bikes/" + bike + "/wheelsets",
                 TypedBike.with(
                         "wheelset", "Second pair", "id", UUID.randomUUID().toString()));
-        ids.put(
-                "shelf",
-                added(
-                        owner,
-                        "/shelf/new?kind=TOOL",
-                        "/shelf",
-                        Map.of("kind", "TOOL", "name", "Levers", "tool", "LEVERS")));
-        ids.put("gauges", added(owner, "/gauges/new", "/gauges", Map.of("name", "Dial", "unit", "PSI")));
+        ids.put("shelf", added(owner, "/shelf", Map.of("kind", "TOOL", "name", "Levers", "tool", "LEVERS")));
+        ids.put("gauges", added(owner, "/gauges", Map.of("name", "Dial", "unit", "PSI")));
         ids.put(
                 "cards",
                 JobCard.begin(owner, "/wheels/" + wheel, "CLEAN_UP").path().substring("/cards/".length()));
         ids.put("tracks", track(owner, bike));
-        ids.put("places", added(owner, "/places/new", "/places", Map.of("name", "Shed", "height", "310")));
+        ids.put("places", added(owner, "/places", Map.of("name", "Shed", "height", "310")));
         ids.put(
                 "reminders",
                 added(
                         owner,
-                        "/agenda",
                         "/reminders",
                         Map.of(
                                 "what",
@@ -155,8 +148,8 @@ class OwnershipWalkTest {
         assertThat(matter.find()).isTrue();
         ids.put("matters", matter.group(1));
         String other = "/wheels/" + owner.ids("/garage", "/wheels/").get(1) + "/leak";
-        ids.put("searches", added(owner, other, other, Map.of()));
-        ids.put("rounds", added(owner, "/drill", "/drill", Map.of()));
+        ids.put("searches", added(owner, other, Map.of()));
+        ids.put("rounds", added(owner, "/drill", Map.of()));
         String entry = "/log/" + ids.get("log");
         owner.upload(entry + "/photos?photo=" + UUID.randomUUID(), "file", "a.png", Pictures.png(3, 2));
         ids.put("photos", owner.ids(entry, "/photos/").get(0));
@@ -180,7 +173,7 @@ class OwnershipWalkTest {
         return address.substring(address.indexOf("track=") + 6);
     }
 
-    private static String added(Guest owner, String from, String path, Map<String, String> fields) {
+    private static String added(Guest owner, String path, Map<String, String> fields) {
         Map<String, String> all = new HashMap<>(fields);
         String id = UUID.randomUUID().toString();
         all.put("newId", id);
