@@ -21,6 +21,8 @@ final class LimitVerdicts {
     /** A tire up to this width is so close to the charts that it needs no word (mm; our judgement). */
     private static final double EVERYDAY_WIDTH_MM = 66;
 
+    private static final double SAME_KPA = 1e-6;
+
     private final List<Verdict> verdicts = new ArrayList<>();
     private final WheelCase wheel;
     private final PressureChain chain;
@@ -92,13 +94,21 @@ final class LimitVerdicts {
                         VerdictCode.TOO_NARROW,
                         limits.wholeStrikeFloor(),
                         limits.ceiling(),
-                        limits.strikeGround(),
+                        wantingMost(),
                         width,
                         load);
             } else {
                 add(Level.BLOCKS, VerdictCode.MINIMUM_ABOVE_CEILING, limits.tireMinimum(), limits.ceiling());
             }
         }
+    }
+
+    /** The ground whose floor has to be met; another may raise the pressure further. */
+    private Ground wantingMost() {
+        return wheel.ride().ground().shares().keySet().stream()
+                .filter(ground -> strike.floorFor(ground).equals(limits.wholeStrikeFloor()))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static Level levelOf(double drop) {
@@ -126,8 +136,6 @@ final class LimitVerdicts {
             add(Level.WARNS, code, chain.pressure(), limits.tireMinimum());
         }
     }
-
-    private static final double SAME_KPA = 1e-6;
 
     /** Ground that is too small a part of the ride to raise the pressure to what it wants. */
     private void rareGround() {

@@ -30,6 +30,7 @@ public record PressureLimits(
     /** No percent of the ride raises the pressure by more (psi; our judgement): what wants much comes to count over more. */
     private static final double MOST_PER_PERCENT_PSI = 2.5;
 
+    private static final double PERCENT = 100;
     private static final double SAME = 1e-9;
 
     /** What a ground makes of the end of the chain. */
@@ -73,8 +74,6 @@ public record PressureLimits(
         double over = Math.max(COUNTS_OVER, PressureUnit.PSI.fromKpa(gapKpa) / MOST_PER_PERCENT_PSI / PERCENT);
         return share > over - SAME ? floor : GaugePressure.kpa(chain.kpa() + gapKpa * share / over);
     }
-
-    private static final double PERCENT = 100;
 
     private static GaugePressure tireMinimumOf(WheelCase wheel, GaugePressure ceiling) {
         if (wheel.setup().tireMinKpa() != null) {

@@ -254,6 +254,20 @@ class LimitsTest {
                 .doesNotContain("rare-ground");
     }
 
+    /** A fifth of the ride in the bike park has to be met; that rock and park together raise it further is another thing. */
+    @Test
+    void whatIsTooNarrowNamesTheGroundWhoseFloorItSays() {
+        GroundMix mix = new GroundMix(Map.of(Ground.COARSE_GRAVEL, 0.78, Ground.ROCK, 0.02, Ground.BIKE_PARK, 0.2));
+        WheelAdvice rear =
+                Cases.mountain(28, Ground.ROCK, 100).ground(mix).advise().rear();
+        Verdict narrow = rear.verdicts().stream()
+                .filter(found -> found.code().equals("too-narrow-for-ground"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(narrow.details().get(2)).isEqualTo(Ground.BIKE_PARK);
+        assertThat(rear.strikeIndexCm((GaugePressure) narrow.details().get(0))).isCloseTo(24, within(1e-9));
+    }
+
     private static GroundMix rocks(double share) {
         return new GroundMix(Map.of(Ground.COARSE_GRAVEL, 1 - share, Ground.ROCK, share));
     }

@@ -40,6 +40,19 @@ final class Browser implements AutoCloseable {
     /** How often a condition is looked at again. */
     private static final Duration GLANCE = Duration.ofMillis(20);
 
+    /** Puts the letters into a field that takes any, with the cursor behind them; says whether it did. */
+    private static final String AT_ONCE = """
+            const [field, text] = arguments;
+            if (!field.isConnected || field.disabled || field.readOnly
+                || !["text", "password", "search", "textarea"].includes(field.type)) {
+              return false;
+            }
+            field.focus();
+            field.value = text;
+            field.setSelectionRange?.(text.length, text.length);
+            return document.activeElement === field;
+            """;
+
     private static final Map<String, Deque<Browser>> WAITING = new ConcurrentHashMap<>();
 
     private final String sort;
@@ -175,18 +188,6 @@ final class Browser implements AutoCloseable {
             field.sendKeys(text);
         }
     }
-
-    private static final String AT_ONCE = """
-            const [field, text] = arguments;
-            if (!field.isConnected || field.disabled || field.readOnly
-                || !["text", "password", "search", "textarea"].includes(field.type)) {
-              return false;
-            }
-            field.focus();
-            field.value = text;
-            field.setSelectionRange?.(text.length, text.length);
-            return document.activeElement === field;
-            """;
 
     /** Ticks a box, once more where the page moved it away under the pointer, and fails where it stays unticked. */
     void tick(String css) {
