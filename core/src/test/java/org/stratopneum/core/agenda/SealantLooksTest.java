@@ -10,6 +10,7 @@ import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.Schedule;
 import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.core.sealant.SealantForecast;
+import org.stratopneum.core.tire.TireOnRim;
 
 class SealantLooksTest {
 
@@ -23,7 +24,7 @@ class SealantLooksTest {
     private static List<DueItem> on(int day, LocalDate coreServiced) {
         LocalDate today = FILLED.plusDays(day);
         SealantForecast forecast = SealantForecast.of(
-                new SealantForecast.Tire(3382, 34, 1),
+                new SealantForecast.Tire(TireOnRim.onMeasuringRim(60, 622).section(), 33.8, 1),
                 DryingClimate.same(20, 0.5),
                 List.of(new SealantEvent.Filled(FILLED, 101.46, true)),
                 today);

@@ -27,10 +27,7 @@ class ScheduleTest {
         List<SealantEvent> events = new ArrayList<>(List.of(new SealantEvent.Filled(FILLED, DOSE, true)));
         events.addAll(List.of(more));
         return SealantForecast.of(
-                new SealantForecast.Tire(WIDE.innerSurfaceCm2(), thresholdMl, 1),
-                DryingClimate.same(20, 0.5),
-                events,
-                today);
+                new SealantForecast.Tire(WIDE, thresholdMl, 1), DryingClimate.same(20, 0.5), events, today);
     }
 
     private static List<Schedule.Due> dues(Schedule schedule, LocalDate today, SealantEvent... more) {
@@ -73,7 +70,7 @@ class ScheduleTest {
     @ParameterizedTest
     @ValueSource(ints = {2, 3, 4, 6})
     void theCalendarAsksNoStick(int months) {
-        assertThat(dues(new Schedule.EveryMonths(months), FILLED, new SealantEvent.Dipped(FILLED, 40, 4)))
+        assertThat(dues(new Schedule.EveryMonths(months), FILLED, new SealantEvent.Dipped(FILLED, 10)))
                 .containsExactly(due(Schedule.Kind.REFRESH, FILLED.plusMonths(months)));
     }
 

@@ -1,6 +1,8 @@
 package org.stratopneum.web.log;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.check.Range;
@@ -10,6 +12,7 @@ import org.stratopneum.core.job.Measured;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.core.tire.TireOnRim;
 
 /** What an entry says beyond who, when and where; one record for each kind of entry. */
@@ -24,6 +27,9 @@ public sealed interface LogDetail
                 LogDetail.SealantDipped,
                 LogDetail.SealantHeard,
                 LogDetail.PunctureSealed,
+                LogDetail.SealantLost,
+                LogDetail.SealantFound,
+                LogDetail.DipExplained,
                 LogDetail.JobEnded,
                 LogDetail.CareDone,
                 LogDetail.WarningAccepted,
@@ -285,6 +291,62 @@ public sealed interface LogDetail
         @Override
         public LogKind kind() {
             return LogKind.PUNCTURE_SEALED;
+        }
+    }
+
+    /** Somebody saw about so much sealant go (ml): a burp, or a spill at the bench. */
+    record SealantLost(double volumeMl) implements LogDetail {
+        public SealantLost {
+            Problems problems = new Problems();
+            problems.check("volumeMl", volumeMl, SealantEvent.Lost.ML);
+            problems.throwIfAny();
+        }
+
+        @Override
+        public LogKind kind() {
+            return LogKind.SEALANT_LOST;
+        }
+    }
+
+    /**
+     * The tire came with sealant in it, nobody knows how much.
+     *
+     * @param filledOn when it may have been filled, or null where nobody knows
+     */
+    record SealantFound(LocalDate filledOn) implements LogDetail {
+        @Override
+        public LogKind kind() {
+            return LogKind.SEALANT_FOUND;
+        }
+    }
+
+    /**
+     * The rider's answer where a stick said less than drying explains.
+     *
+     * @param on the day of the dip
+     * @param volumeMl about how much went, where that is known (ml)
+     */
+    record DipExplained(LocalDate on, Reason reason, Double volumeMl) implements LogDetail {
+
+        /** What happened. */
+        public enum Reason {
+            SPILLED,
+            HOLE,
+            LUMPS,
+            UNKNOWN
+        }
+
+        public DipExplained {
+            Objects.requireNonNull(on, "on");
+            Objects.requireNonNull(reason, "reason");
+            Problems problems = new Problems();
+            problems.checkIfPresent("volumeMl", volumeMl, SealantEvent.Lost.ML);
+            problems.throwIfAny();
+        }
+
+        @Override
+        public LogKind kind() {
+            return LogKind.DIP_EXPLAINED;
         }
     }
 

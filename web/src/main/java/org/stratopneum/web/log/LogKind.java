@@ -24,7 +24,10 @@ public enum LogKind {
     CARE_DONE(LogDetail.CareDone.class),
     LEAK_FOUND(LeakFound.class),
     TRAIL_MEND(TrailMend.class),
-    TREAD_MEASURED(TreadMeasured.class);
+    TREAD_MEASURED(TreadMeasured.class),
+    SEALANT_LOST(LogDetail.SealantLost.class),
+    SEALANT_FOUND(LogDetail.SealantFound.class),
+    DIP_EXPLAINED(LogDetail.DipExplained.class);
 
     /** Whatever a gauge showed. */
     public static final List<LogKind> READINGS = List.of(PRESSURE_READ, HOLD_STARTED, HOLD_ENDED);
@@ -33,7 +36,8 @@ public enum LogKind {
     public static final List<LogKind> FITTINGS = List.of(TIRE_FITTED, TIRE_REMOVED);
 
     /** All that tells how much sealant is in a tire. */
-    public static final List<LogKind> SEALANT = List.of(SEALANT_ADDED, SEALANT_DIPPED, SEALANT_HEARD, PUNCTURE_SEALED);
+    public static final List<LogKind> SEALANT = List.of(
+            SEALANT_ADDED, SEALANT_DIPPED, SEALANT_HEARD, PUNCTURE_SEALED, SEALANT_LOST, SEALANT_FOUND, DIP_EXPLAINED);
 
     /** All that tells which pressure suits the rider. */
     public static final List<LogKind> DIALLING = List.of(RIDDEN, OWN_PRESSURE, DIALLING_RESET);
@@ -50,6 +54,8 @@ public enum LogKind {
             SEALANT_DIPPED,
             SEALANT_HEARD,
             PUNCTURE_SEALED,
+            SEALANT_LOST,
+            SEALANT_FOUND,
             JOB_ENDED,
             CARE_DONE,
             LEAK_FOUND,

@@ -8,7 +8,13 @@ import java.util.TreeSet;
 /** What entries are about, as a rider looks for them; every kind has one. */
 public enum LogTopic {
     READINGS(LogKind.READINGS),
-    SEALANT(List.of(LogKind.SEALANT_ADDED, LogKind.SEALANT_DIPPED, LogKind.SEALANT_HEARD)),
+    SEALANT(List.of(
+            LogKind.SEALANT_ADDED,
+            LogKind.SEALANT_DIPPED,
+            LogKind.SEALANT_HEARD,
+            LogKind.SEALANT_LOST,
+            LogKind.SEALANT_FOUND,
+            LogKind.DIP_EXPLAINED)),
     HOLES(List.of(LogKind.PUNCTURE_SEALED, LogKind.LEAK_FOUND, LogKind.TRAIL_MEND)),
     FITTING(List.of(
             LogKind.TIRE_FITTED,

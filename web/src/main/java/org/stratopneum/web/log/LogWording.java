@@ -88,6 +88,12 @@ public class LogWording {
             }
             case SEALANT_HEARD -> wording.of("sound", ((LogDetail.SealantHeard) detail).sound());
             case PUNCTURE_SEALED -> sealed((LogDetail.PunctureSealed) detail);
+            case SEALANT_LOST -> {
+                double ml = ((LogDetail.SealantLost) detail).volumeMl();
+                yield wording.text("log.sealant-lost", QuantityText.text(ml, rider.volumeUnit()));
+            }
+            case SEALANT_FOUND -> found((LogDetail.SealantFound) detail);
+            case DIP_EXPLAINED -> explained((LogDetail.DipExplained) detail, rider);
             case JOB_ENDED -> ended((LogDetail.JobEnded) detail);
             case WARNING_ACCEPTED -> accepted((LogDetail.WarningAccepted) detail);
             case RIDDEN -> ridden((Ridden) detail, rider);
@@ -118,6 +124,24 @@ public class LogWording {
     private String sealed(LogDetail.PunctureSealed sealed) {
         return wording.text(
                 Boolean.TRUE.equals(sealed.traces()) ? "log.puncture-sealed.traces" : "log.puncture-sealed");
+    }
+
+    private String found(LogDetail.SealantFound found) {
+        return found.filledOn() == null
+                ? wording.text("log.sealant-found")
+                : wording.text("log.sealant-found.since", DateText.date(found.filledOn()));
+    }
+
+    private String explained(LogDetail.DipExplained explained, Rider rider) {
+        String reason = wording.of("dip-reason", explained.reason());
+        String day = DateText.date(explained.on());
+        return explained.volumeMl() == null
+                ? wording.text("log.dip-explained", day, reason)
+                : wording.text(
+                        "log.dip-explained.volume",
+                        day,
+                        reason,
+                        QuantityText.text(explained.volumeMl(), rider.volumeUnit()));
     }
 
     private String ended(LogDetail.JobEnded ended) {

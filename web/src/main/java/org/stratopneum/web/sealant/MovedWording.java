@@ -51,6 +51,9 @@ class MovedWording {
         if (event instanceof SealantEvent.Dipped) {
             return "dip";
         }
-        return event instanceof SealantEvent.Spent ? "hole" : "sound";
+        if (event instanceof SealantEvent.Loss) {
+            return event instanceof SealantEvent.Spent ? "hole" : "loss";
+        }
+        return "sound";
     }
 }

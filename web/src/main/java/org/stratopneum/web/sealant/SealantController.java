@@ -1,6 +1,7 @@
 package org.stratopneum.web.sealant;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
 import org.stratopneum.web.log.LogDetail;
 
 /** The liquid in the tire of a wheel. */
@@ -68,6 +70,46 @@ class SealantController {
             @PathVariable UUID id, @RequestParam UUID entry, @RequestParam(defaultValue = "false") boolean traces) {
         service.heard(id, entry, new LogDetail.PunctureSealed(traces ? true : null));
         return to(id, entry);
+    }
+
+    @PostMapping("/wheels/{id}/sealant/found")
+    String found(
+            @PathVariable UUID id,
+            @RequestParam UUID entry,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        return after(id, service.found(id, entry, typed), response, model);
+    }
+
+    @PostMapping("/wheels/{id}/sealant/losses")
+    String lost(
+            @PathVariable UUID id,
+            @RequestParam UUID entry,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        return after(id, service.lost(id, entry, typed), response, model);
+    }
+
+    @PostMapping("/wheels/{id}/sealant/answers")
+    String answer(
+            @PathVariable UUID id,
+            @RequestParam UUID entry,
+            @RequestParam LocalDate on,
+            @RequestParam Map<String, String> typed,
+            HttpServletResponse response,
+            Model model) {
+        return after(id, service.explain(id, entry, on, typed), response, model);
+    }
+
+    @PostMapping("/wheels/{id}/sealant/dips/strike")
+    String strike(@PathVariable UUID id) {
+        return "redirect:"
+                + UriComponentsBuilder.fromPath("/wheels/{id}/sealant")
+                        .queryParam("struck", service.strikeDips(id).toArray())
+                        .buildAndExpand(id)
+                        .toUriString();
     }
 
     @PostMapping("/wheels/{id}/care")

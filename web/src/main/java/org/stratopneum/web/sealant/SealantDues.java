@@ -97,8 +97,7 @@ public class SealantDues {
     private Optional<SealantState> state(
             BikeState bike, WheelState wheel, List<LogRow> rows, Storage.Air air, Asked asked) {
         WheelSealant liquid = new WheelSealant(wheel, asked.cared.how(wheel.wheelId()));
-        SealantRecord record =
-                SealantRecord.of(liquid.tire(), liquid.pool(), liquid.minimumMl(), rows, logbook, asked.rider.zoneId());
+        SealantRecord record = SealantRecord.of(liquid.tire(), liquid.minimumMl(), rows, logbook, asked.rider.zoneId());
         return liquid.on(asked.today, record, air.of(bike.id()))
                 .map(forecast -> state(wheel, liquid, record, forecast, asked));
     }

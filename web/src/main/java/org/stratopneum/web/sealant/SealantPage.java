@@ -1,5 +1,6 @@
 package org.stratopneum.web.sealant;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.stratopneum.core.sealant.DoseSchool;
@@ -17,6 +18,7 @@ import org.stratopneum.web.platform.wording.Units;
  *
  * @param none why there is nothing to say of it, or null
  * @param left what is left, or null while nothing was filled in
+ * @param question what the latest dip asks, or null
  * @param doses what goes in, school by school, and {@code doseSaid} what is to be said of it
  * @param dippable whether a stick reaches it
  * @param bottles what the shelf has, and {@code buy} what it lacks for the next filling, or null
@@ -30,6 +32,7 @@ record SealantPage(
         String where,
         String none,
         Left left,
+        Question question,
         List<Dose> doses,
         List<String> doseSaid,
         boolean dippable,
@@ -41,7 +44,20 @@ record SealantPage(
         LogOutcome outcome) {
 
     /** The forms of the page. */
-    public record Forms(FormView dips, FormView filling, FormView care, boolean conflict) {}
+    public record Forms(
+            FormView dips, FormView filling, FormView answer, FormView found, FormView care, boolean conflict) {}
+
+    /**
+     * What a dip asks that does not fit.
+     *
+     * @param on its day
+     * @param high whether it says more than there can be; else less than drying explains
+     */
+    public record Question(LocalDate on, boolean high, String said) {}
+
+    public List<LogDetail.DipExplained.Reason> reasons() {
+        return List.of(LogDetail.DipExplained.Reason.values());
+    }
 
     /** An id for one form: each has its own, so that going back and pressing another one is no repeat. */
     public UUID freshId() {

@@ -55,9 +55,31 @@ class SealantPages {
     }
 
     /** What was typed into each form, null for a fresh one, and whether the care was changed in the meantime. */
-    record Typed(FormView dips, FormView filling, FormView care, boolean conflict) {
-        static final Typed NOTHING = new Typed(null, null, null, false);
+    record Typed(FormView dips, FormView filling, FormView answer, FormView found, FormView care, boolean conflict) {
+        static final Typed NOTHING = new Typed(null, null, null, null, null, false);
+
+        static Typed dips(FormView form) {
+            return new Typed(form, null, null, null, null, false);
+        }
+
+        static Typed filling(FormView form) {
+            return new Typed(null, form, null, null, null, false);
+        }
+
+        static Typed answer(FormView form) {
+            return new Typed(null, null, form, null, null, false);
+        }
+
+        static Typed found(FormView form) {
+            return new Typed(null, null, null, form, null, false);
+        }
+
+        static Typed care(FormView form, boolean conflict) {
+            return new Typed(null, null, null, null, form, conflict);
+        }
     }
+
+    private static final FormView FRESH = new FormView(Map.of(), Map.of());
 
     SealantPage page(SealantAsked asked, Typed typed, LogOutcome outcome) {
         Rider rider = asked.rider();
@@ -66,8 +88,10 @@ class SealantPages {
         Standing standing =
                 asked.liquid().map(liquid -> standing(asked, liquid, rows)).orElse(null);
         SealantPage.Forms forms = new SealantPage.Forms(
-                typed.dips == null ? new FormView(Map.of(), Map.of()) : typed.dips,
+                typed.dips == null ? FRESH : typed.dips,
                 typed.filling == null ? usual(standing, bottles, rider) : typed.filling,
+                typed.answer == null ? FRESH : typed.answer,
+                typed.found == null ? FRESH : typed.found,
                 typed.care == null ? new FormView(CareForm.texts(asked.care(), rider.units()), Map.of()) : typed.care,
                 typed.conflict);
         return new SealantPage(
@@ -77,6 +101,7 @@ class SealantPages {
                 wording.of("position", asked.wheel().position()),
                 asked.liquid().isPresent() ? null : said.none(asked.wheel()),
                 standing == null ? null : standing.left,
+                standing == null ? null : standing.question,
                 asked.liquid().map(liquid -> doseWording.table(liquid, rider)).orElse(List.of()),
                 asked.liquid().map(liquid -> doseWording.said(liquid, rider)).orElse(List.of()),
                 asked.dippable(),
@@ -96,7 +121,7 @@ class SealantPages {
     }
 
     SealantRecord record(WheelSealant liquid, List<LogRow> rows, Rider rider) {
-        return SealantRecord.of(liquid.tire(), liquid.pool(), liquid.minimumMl(), rows, logbook, rider.zoneId());
+        return SealantRecord.of(liquid.tire(), liquid.minimumMl(), rows, logbook, rider.zoneId());
     }
 
     List<ShelfItem> bottles() {
@@ -105,8 +130,8 @@ class SealantPages {
                 .toList();
     }
 
-    /** What is left in words, what would bring it back, and the bottle of what is inside. */
-    private record Standing(SealantPage.Left left, double topUpMl, UUID bottle) {}
+    /** What is left in words, what is asked, what would bring it back, and the bottle of what is inside. */
+    private record Standing(SealantPage.Left left, SealantPage.Question question, double topUpMl, UUID bottle) {}
 
     private Standing standing(SealantAsked asked, WheelSealant liquid, List<LogRow> rows) {
         Rider rider = asked.rider();
@@ -128,6 +153,7 @@ class SealantPages {
                                         storage.ridden(air, asked.bike().id())),
                                 movedWording.said(found, liquid, record, climate, today, rider)))
                         .orElse(null),
+                now.map(found -> said.question(found, record, rider)).orElse(null),
                 now.map(found -> goesIn(liquid, found, today)).orElseGet(() -> liquid.topUpMl(0)),
                 record.bottle());
     }
@@ -141,7 +167,7 @@ class SealantPages {
     /** Filled with what brings it back to a dose, from the bottle that was used before. */
     private FormView usual(Standing standing, List<ShelfItem> bottles, Rider rider) {
         if (standing == null) {
-            return new FormView(Map.of(), Map.of());
+            return FRESH;
         }
         return new FormView(
                 Map.of(

@@ -9,7 +9,9 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.job.Measured;
+import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
 import org.stratopneum.web.fleet.bikes.WheelPlace;
@@ -62,6 +64,9 @@ class SealantService {
         this.problemWording = problemWording;
     }
 
+    /** Older sealant than this is none any more (our judgement). */
+    private static final int MOST_YEARS = 10;
+
     private SealantAsked ask(UUID wheelId) {
         WheelPlace place = garage.place(wheelId);
         BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
@@ -101,7 +106,7 @@ class SealantService {
         Optional<List<Double>> depths = DipText.read(
                 reader, "depths", asked.rider().lengthUnit(), liquid.pool().depths());
         if (depths.isEmpty() || !reader.problems().isEmpty()) {
-            return again(asked, new SealantPages.Typed(view(reader), null, null, false));
+            return again(asked, SealantPages.Typed.dips(view(reader)));
         }
         write(asked, entry, at, new LogDetail.SealantDipped(depths.get()), null);
         return new Outcome(null, entry);
@@ -126,6 +131,104 @@ class SealantService {
             throw new NotThereException();
         }
         write(asked, entry, Optional.empty(), seen, null);
+    }
+
+    /**
+     * The tire came with sealant in it.
+     *
+     * @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of
+     */
+    @Transactional
+    Outcome found(UUID wheelId, UUID entry, Map<String, String> typed) {
+        SealantAsked asked = ask(wheelId);
+        if (asked.liquid().isEmpty()) {
+            throw new NotThereException();
+        }
+        FormReader reader = new FormReader(typed);
+        LocalDate today = LocalDate.ofInstant(logbook.now(), asked.rider().zoneId());
+        Optional<LocalDate> filledOn = reader.day("filledOn", today.minusYears(MOST_YEARS), today);
+        if (!reader.problems().isEmpty()) {
+            return again(asked, SealantPages.Typed.found(view(reader)));
+        }
+        write(asked, entry, Optional.empty(), new LogDetail.SealantFound(filledOn.orElse(null)), null);
+        return new Outcome(null, entry);
+    }
+
+    /**
+     * What the rider says of a dip that does not fit.
+     *
+     * @throws NotThereException when this rider has no such wheel, or nothing is asked of it on that day
+     */
+    @Transactional
+    Outcome explain(UUID wheelId, UUID entry, LocalDate on, Map<String, String> typed) {
+        SealantAsked asked = ask(wheelId);
+        WheelSealant liquid = asked.liquid().orElseThrow(NotThereException::new);
+        FormReader reader = new FormReader(typed);
+        Optional<LogDetail.DipExplained.Reason> reason = reader.choice("reason", LogDetail.DipExplained.Reason.class);
+        if (reader.isBlank("reason")) {
+            reader.fault("reason", Problem.MISSING);
+        }
+        Optional<Double> ml =
+                reader.quantity("lost", SealantEvent.Lost.ML, asked.rider().volumeUnit(), null);
+        if (reason.filter(LogDetail.DipExplained.Reason.SPILLED::equals).isPresent() && reader.isBlank("lost")) {
+            reader.fault("lost", Problem.MISSING);
+        }
+        if (reason.isEmpty() || !reader.problems().isEmpty()) {
+            return again(asked, SealantPages.Typed.answer(view(reader)));
+        }
+        boolean dipped = pages.record(liquid, pages.rows(wheelId), asked.rider()).events().stream()
+                .anyMatch(event ->
+                        event instanceof SealantEvent.Dipped && event.on().equals(on));
+        if (!dipped) {
+            throw new NotThereException();
+        }
+        boolean spilled = reason.get() == LogDetail.DipExplained.Reason.SPILLED;
+        write(
+                asked,
+                entry,
+                Optional.empty(),
+                new LogDetail.DipExplained(on, reason.get(), spilled ? ml.orElse(null) : null),
+                null);
+        return new Outcome(null, entry);
+    }
+
+    /**
+     * The latest dips were read wrongly: they are struck.
+     *
+     * @return entries that strike them
+     * @throws NotThereException when this rider has no such wheel, or nothing was dipped there
+     */
+    @Transactional
+    List<UUID> strikeDips(UUID wheelId) {
+        SealantAsked asked = ask(wheelId);
+        WheelSealant liquid = asked.liquid().orElseThrow(NotThereException::new);
+        List<UUID> dips =
+                pages.record(liquid, pages.rows(wheelId), asked.rider()).dips();
+        if (dips.isEmpty()) {
+            throw new NotThereException();
+        }
+        return logbook.strike(dips);
+    }
+
+    /**
+     * Somebody saw some go.
+     *
+     * @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of
+     */
+    @Transactional
+    Outcome lost(UUID wheelId, UUID entry, Map<String, String> typed) {
+        SealantAsked asked = ask(wheelId);
+        if (asked.liquid().isEmpty()) {
+            throw new NotThereException();
+        }
+        FormReader reader = new FormReader(typed);
+        Optional<Double> ml = reader.requiredQuantity(
+                "spilled", SealantEvent.Lost.ML, asked.rider().volumeUnit(), null);
+        if (ml.isEmpty()) {
+            return again(asked, SealantPages.Typed.dips(view(reader)));
+        }
+        write(asked, entry, Optional.empty(), new LogDetail.SealantLost(ml.get()), null);
+        return new Outcome(null, entry);
     }
 
     /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
@@ -157,7 +260,7 @@ class SealantService {
                 new FillingRules.Said(renewed, reader.ticked("known")),
                 LocalDate.ofInstant(logbook.now(), rider.zoneId())));
         if (ml.isEmpty() || !reader.problems().isEmpty()) {
-            return again(asked, new SealantPages.Typed(null, view(reader), null, false));
+            return again(asked, SealantPages.Typed.filling(view(reader)));
         }
         write(
                 asked,
@@ -185,10 +288,10 @@ class SealantService {
         Optional<WheelCare> chosen = CareForm.read(
                 reader, asked.care(), version, rider.units(), LocalDate.ofInstant(logbook.now(), rider.zoneId()));
         if (chosen.isEmpty()) {
-            return again(asked, new SealantPages.Typed(null, null, view(reader), false));
+            return again(asked, SealantPages.Typed.care(view(reader), false));
         }
         if (!care.keep(chosen.get())) {
-            return again(asked, new SealantPages.Typed(null, null, view(reader), true));
+            return again(asked, SealantPages.Typed.care(view(reader), true));
         }
         return new Outcome(null, null);
     }

@@ -27,8 +27,8 @@ import org.stratopneum.web.rider.Rider;
 @Component
 class SealantWording {
 
-    /** By so many of its standard deviations a dip may miss the band (our judgement). */
-    private static final double ASTRAY = 2;
+    /** A stick that reads less wrong than this is not spoken of (mm). */
+    private static final double NOTABLE_BIAS_MM = 0.5;
 
     /** Then it is opened and scrubbed (common practice). */
     private static final int TOP_UPS = 4;
@@ -63,25 +63,64 @@ class SealantWording {
                 line.corrected());
     }
 
-    /** What the stick said, as volume, and whether that goes with what was noted. */
-    private List<String> stick(
-            SealantEvent.Dipped dip, WheelSealant liquid, SealantRecord record, DryingClimate climate, Rider rider) {
+    /** What the stick said, as volume, and what it teaches. */
+    private List<String> stick(SealantForecast now, WheelSealant liquid, Rider rider) {
         List<String> said = new ArrayList<>();
-        said.add(wording.text(
-                "sealant.last-dip",
-                QuantityText.text(liquid.pool().depthMm(dip.ml()), rider.lengthUnit()),
-                DateText.date(dip.on()),
-                QuantityText.text(dip.ml(), rider.volumeUnit()),
-                QuantityText.number(dip.sigmaMl(), rider.volumeUnit())));
-        liquid.on(dip.on(), record.without(dip), climate)
-                .map(SealantForecast::volumeMl)
-                .filter(expected -> dip.ml() < expected.p10() - ASTRAY * dip.sigmaMl()
-                        || dip.ml() > expected.p90() + ASTRAY * dip.sigmaMl())
-                .ifPresent(expected -> said.add(wording.text(
-                        "sealant.astray",
-                        QuantityText.number(expected.p10(), rider.volumeUnit()),
-                        QuantityText.text(expected.p90(), rider.volumeUnit()))));
+        now.latestDip().ifPresent(dip -> {
+            WheelSealant.Dip volume = liquid.dip(dip.depthMm());
+            said.add(wording.text(
+                    "sealant.last-dip",
+                    QuantityText.text(dip.depthMm(), rider.lengthUnit()),
+                    DateText.date(dip.on()),
+                    QuantityText.text(volume.ml(), rider.volumeUnit()),
+                    QuantityText.number(volume.sigmaMl(), rider.volumeUnit())));
+            if (dip.readings() > 1) {
+                said.add(wording.text("sealant.dips-of-a-day", dip.readings()));
+            }
+            if (dip.isDry()) {
+                said.add(wording.text(dip.isTooLow() ? "sealant.dry.lost" : "sealant.dry"));
+            }
+        });
+        if (now.isUnknown()) {
+            said.add(wording.text(
+                    "sealant.found.unknown", QuantityText.text(now.volumeMl().p90(), rider.volumeUnit())));
+        }
+        double bias = now.stickBiasMm();
+        if (Math.abs(bias) > NOTABLE_BIAS_MM) {
+            said.add(wording.text(
+                    bias > 0 ? "sealant.stick.high" : "sealant.stick.low",
+                    QuantityText.text(Math.abs(bias), rider.lengthUnit())));
+        }
         return said;
+    }
+
+    /** What a dip would be good for after the last filling. */
+    private List<String> undipped(SealantRecord record, LocalDate today) {
+        List<String> said = new ArrayList<>();
+        record.lastFilling().ifPresent(filled -> {
+            if (filled.anotherProduct()) {
+                said.add(wording.text("sealant.another"));
+            }
+            if (filled.renewed() && SealantForecast.learnsStick(filled.on(), today)) {
+                said.add(wording.text("sealant.learn"));
+            }
+        });
+        return said;
+    }
+
+    /** What a dip that does not fit asks; null where it fits, or was answered. */
+    SealantPage.Question question(SealantForecast now, SealantRecord record, Rider rider) {
+        return now.latestDip()
+                .filter(dip -> !record.explained().containsKey(dip.on()))
+                .filter(dip -> dip.isTooLow() || dip.isTooHigh())
+                .map(dip -> new SealantPage.Question(
+                        dip.on(),
+                        dip.isTooHigh(),
+                        wording.text(
+                                dip.isTooHigh() ? "sealant.question.high" : "sealant.question.low",
+                                QuantityText.text(dip.expectedMl(), rider.volumeUnit()),
+                                QuantityText.text(dip.dippedMl(), rider.volumeUnit()))))
+                .orElse(null);
     }
 
     SealantPage.Left left(
@@ -103,7 +142,10 @@ class SealantWording {
         SectionDrawing drawing = SectionDrawing.of(
                 liquid.section(), new SectionDrawing.Inside(liquid.hookless(), null, true, false), rider.lengthUnit());
         List<String> said = new ArrayList<>();
-        record.lastDip().ifPresent(dip -> said.addAll(stick(dip, liquid, record, climate, rider)));
+        said.addAll(stick(now, liquid, rider));
+        if (now.latestDip().isEmpty()) {
+            said.addAll(undipped(record, today));
+        }
         said.addAll(days(now, liquid, today));
         said.addAll(state(now, record, today));
         air.stream().filter(line -> !line.isEmpty()).forEach(said::add);
@@ -178,13 +220,18 @@ class SealantWording {
                 record.events().stream()
                         .filter(SealantEvent.Dipped.class::isInstance)
                         .map(SealantEvent.Dipped.class::cast)
-                        .filter(dip -> !dip.on().isBefore(now.filledOn()))
-                        .map(dip -> new SealantChart.Seen(dip.on(), dip.ml(), dip.sigmaMl()))
+                        .filter(dip -> !dip.on().isBefore(now.startedOn()))
+                        .map(dip -> seen(dip, liquid))
                         .toList(),
                 liquid.minimumMl(),
                 today,
                 now.checkBy(),
                 now.refreshBy(),
                 rider.volumeUnit().fromCore(1));
+    }
+
+    private static SealantChart.Seen seen(SealantEvent.Dipped dip, WheelSealant liquid) {
+        WheelSealant.Dip volume = liquid.dip(dip.depthMm());
+        return new SealantChart.Seen(dip.on(), volume.ml(), volume.sigmaMl());
     }
 }

@@ -22,6 +22,11 @@ final class WheelSealant {
     /** So many days of the curve are worked out. */
     private static final int POINTS = 30;
 
+    /** No dip is better than this (ml), and no depth is read better than this (mm; our judgement). */
+    private static final double LEAST_SIGMA_ML = 4;
+
+    private static final double DEPTH_SIGMA_MM = 1.5;
+
     private final TireSection section;
     private final LiquidPool pool;
     private final SealantDose.Extras extras;
@@ -29,6 +34,8 @@ final class WheelSealant {
     private final WheelState.Tire tire;
     private final WheelCare care;
     private final boolean hookless;
+    private SealantForecast.Tire followed;
+    private SealantFamily followedFamily;
 
     /** @param wheel with a tubeless tire that goes with its rim */
     WheelSealant(WheelState wheel, WheelCare care) {
@@ -79,17 +86,24 @@ final class WheelSealant {
         return tire;
     }
 
-    /** @param thresholdMl what the forecast waits for (ml) */
-    private SealantForecast.Tire dried(SealantFamily family, double thresholdMl) {
-        return new SealantForecast.Tire(
-                section.innerSurfaceCm2(),
-                thresholdMl,
-                DryingRate.median(tire.casing(), tire.marks().tubeless(), family));
-    }
-
     /** The tire as the schedule that is followed sees it. */
     SealantForecast.Tire followed(SealantRecord record) {
-        return dried(record.family(), care.schedule().thresholdMl(minimumMl()));
+        if (followed == null || record.family() != followedFamily) {
+            followedFamily = record.family();
+            followed = new SealantForecast.Tire(
+                    section,
+                    care.schedule().thresholdMl(minimumMl()),
+                    DryingRate.median(tire.casing(), tire.marks().tubeless(), followedFamily));
+        }
+        return followed;
+    }
+
+    /** What a depth says (ml), and how far off that may be: one standard deviation (ml). */
+    record Dip(double ml, double sigmaMl) {}
+
+    Dip dip(double depthMm) {
+        double depth = Math.min(depthMm, pool.depths().maximum());
+        return new Dip(pool.volumeMl(depth), Math.max(LEAST_SIGMA_ML, DEPTH_SIGMA_MM * pool.mlPerMm(depth)));
     }
 
     /** What is left on a day, against what the schedule waits for; empty while nothing was filled in. */
@@ -102,16 +116,24 @@ final class WheelSealant {
     /** From the last filling until it wants a refresh, and a little farther; a forecast for each of the days. */
     List<SealantChart.Expected> curve(
             SealantForecast now, LocalDate today, SealantRecord record, DryingClimate climate) {
-        LocalDate first = now.filledOn();
+        LocalDate first = now.startedOn();
         LocalDate wanted = now.refreshBy().plusWeeks(2);
         LocalDate last = wanted.isAfter(today) ? wanted : today;
         long days = Math.max(1, last.toEpochDay() - first.toEpochDay());
         List<SealantChart.Expected> curve = new ArrayList<>();
+        LocalDate known = first;
+        SealantForecast then = on(first, record, climate).orElseThrow();
         for (int i = 0; i <= POINTS; i++) {
             LocalDate day = first.plusDays(days * i / POINTS);
             if (curve.isEmpty() || day.isAfter(curve.get(curve.size() - 1).day())) {
-                curve.add(new SealantChart.Expected(
-                        day, on(day, record, climate).orElseThrow().volumeMl()));
+                LocalDate before = known;
+                if (record.events().stream()
+                        .anyMatch(event ->
+                                event.on().isAfter(before) && !event.on().isAfter(day))) {
+                    then = on(day, record, climate).orElseThrow();
+                    known = day;
+                }
+                curve.add(new SealantChart.Expected(day, then.volumeMl(day)));
             }
         }
         return curve;

@@ -40,7 +40,8 @@ class SealantAtTheBenchTest {
 
             phone.type("#depths", "12 9 9 9");
             phone.press("#note-dips");
-            assertThat(phone.text("main")).contains("The stick stood 9.0 mm deep", "ml, give or take", "Look inside");
+            assertThat(phone.text("main"))
+                    .contains("The stick stood 9.0 mm deep", "ml, give or take", "A look has been worth it");
             assertThat(phone.find("#volume").getDomProperty("value"))
                     .as("what to add")
                     .matches("\\d+");

@@ -199,7 +199,7 @@ class AnyLogTest {
     }
 
     private static LogDetail detail(double kpa, Random random) {
-        return switch (random.nextInt(16)) {
+        return switch (random.nextInt(19)) {
             case 0 -> new LogDetail.HoldStarted(kpa, PressureUnit.BAR);
             case 1 -> new LogDetail.HoldEnded(kpa, PressureUnit.BAR);
             case 2 ->
@@ -215,6 +215,13 @@ class AnyLogTest {
             case 8 -> new LogDetail.TireFitted(any(SetupKind.values(), random), false, null);
             case 9 -> new TreadMeasured(random.nextDouble() * 8, null, null, null);
             case 10 -> new LogDetail.CareDone(any(LogDetail.CareDone.Care.values(), random));
+            case 11 -> new LogDetail.SealantFound(random.nextBoolean() ? null : LocalDate.of(2026, 1, 5));
+            case 12 -> new LogDetail.SealantLost(1 + random.nextDouble() * 400);
+            case 13 ->
+                new LogDetail.DipExplained(
+                        LocalDate.of(2026, 5, 1 + random.nextInt(28)),
+                        any(LogDetail.DipExplained.Reason.values(), random),
+                        random.nextBoolean() ? null : 1 + random.nextDouble() * 100);
             default ->
                 new LogDetail.PressureRead(kpa, any(PressureUnit.values(), random), random.nextInt(4) == 0, null);
         };

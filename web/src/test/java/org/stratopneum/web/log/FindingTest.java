@@ -3,6 +3,7 @@ package org.stratopneum.web.log;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -150,6 +151,9 @@ class FindingTest {
                 new LogDetail.SealantHeard(LogDetail.SealantHeard.Sound.RATTLES),
                 new LogDetail.CareDone(LogDetail.CareDone.Care.PREVENTION_LOOK),
                 new LogDetail.PunctureSealed(true),
+                new LogDetail.SealantLost(20),
+                new LogDetail.SealantFound(null),
+                new LogDetail.DipExplained(LocalDate.of(2026, 5, 1), LogDetail.DipExplained.Reason.LUMPS, null),
                 new LeakFound(Cause.TUBE_PINCH, 5.0));
         Set<String> missed = new TreeSet<>();
         for (LogDetail detail : details) {

@@ -15,6 +15,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
@@ -64,8 +65,8 @@ class WheelSealantTest {
     }
 
     private void filled(String ml, int daysAgo) {
-        assertThat(post("fillings", "volume", ml, "filledAt", TODAY.minusDays(daysAgo) + "T10:00"))
-                .startsWith("302");
+        String at = daysAgo == 0 ? "" : TODAY.minusDays(daysAgo) + "T10:00";
+        assertThat(post("fillings", "volume", ml, "filledAt", at)).startsWith("302");
     }
 
     private String bottle(String name, String family, String bestBefore) {
@@ -200,5 +201,105 @@ class WheelSealantTest {
                 .as("dips, sounds, puncture, filling, and the entry's own")
                 .hasSizeGreaterThan(6);
         assertThat(found).doesNotHaveDuplicates();
+    }
+
+    /** What was filled in an hour ago cannot be gone: the page asks, and takes an answer or none for one. */
+    @Test
+    void aDipThatDoesNotFitAsksWhatHappened() {
+        filled("95", 0);
+        assertThat(post("dips", "depths", "9 9")).startsWith("302");
+        assertThat(page()).contains("This is less than drying explains: expected about 95 ml");
+        String on = TODAY.toString();
+        assertThat(post("answers", "on", on)).startsWith("422").contains("is missing");
+        assertThat(post("answers", "on", on, "reason", "SPILLED"))
+                .startsWith("422")
+                .contains("is missing");
+        assertThat(post("answers", "on", on, "reason", "SPILLED", "lost", "900"))
+                .startsWith("422")
+                .contains("500 ml", "value=\"900\"");
+        assertThat(post("answers", "on", TODAY.minusDays(3).toString(), "reason", "LUMPS"))
+                .startsWith("404");
+        double before = left(page());
+        assertThat(post("answers", "on", on, "reason", "SPILLED", "lost", "65")).startsWith("302");
+        assertThat(page())
+                .doesNotContain("id=\"question\"")
+                .contains("the dip of " + DateText.date(TODAY) + ": a burp or a spill, about 65 ml");
+        assertThat(left(page())).isCloseTo(before, within(12.0));
+    }
+
+    @Test
+    void aDipThatWasMisreadIsStruckAndPutBack() {
+        filled("95", 0);
+        assertThat(post("dips", "depths", "9 9")).startsWith("302");
+        double misread = left(page());
+        assertThat(post("dips/strike")).startsWith("302");
+        assertThat(left(page())).isEqualTo(95);
+        assertThat(page()).doesNotContain("id=\"question\"");
+        assertThat(misread).isLessThan(60);
+        assertThat(post("dips/strike")).as("nothing is dipped any more").startsWith("404");
+    }
+
+    @Test
+    void moreThanThereCanBeAsksForTheTopUpThatIsMissing() {
+        filled("30", 20);
+        assertThat(post("dips", "depths", "20 20")).startsWith("302");
+        assertThat(page())
+                .contains("More than was put in: expected about", "A top-up that is not in the log?", "id=\"misread\"")
+                .doesNotContain("id=\"answer\"");
+        assertThat(post("fillings", "volume", "70", "filledAt", TODAY.minusDays(1) + "T10:00"))
+                .startsWith("302");
+        assertThat(page()).doesNotContain("id=\"question\"");
+    }
+
+    /** A tire that came with sealant in it is due to be looked at that day; one dip starts the forecast. */
+    @Test
+    void whatCameWithTheTireIsLookedAtToday() {
+        assertThat(page()).contains("id=\"note-found\"").doesNotContain("id=\"left\"");
+        assertThat(post("found", "filledOn", TODAY.plusDays(3).toString()))
+                .startsWith("422")
+                .contains("value=\"" + TODAY.plusDays(3));
+        assertThat(post("found", "filledOn", "")).startsWith("302");
+        assertThat(page())
+                .contains(
+                        "somewhere between nothing and", "Dip once and the forecast starts", "found with sealant in it")
+                .doesNotContain("id=\"note-found\"");
+        assertThat(rider.get("/agenda").body()).containsPattern("(?s)look[^<]*sealant|sealant[^<]*look");
+        assertThat(post("dips", "depths", "16 16")).startsWith("302");
+        assertThat(page()).doesNotContain("Dip once").contains("The stick stood 16.0 mm deep");
+        assertThat(left(page())).isBetween(55.0, 95.0);
+    }
+
+    @Test
+    void aSpillIsNotedAndTakenOff() {
+        filled("95", 0);
+        assertThat(post("losses", "spilled", "0")).startsWith("422").contains("ml");
+        assertThat(post("losses", "spilled", "40")).startsWith("302");
+        assertThat(page()).contains("about 40 ml of sealant lost");
+        assertThat(left(page())).isBetween(45.0, 62.0);
+    }
+
+    @Test
+    void anotherProductIsSaidToBeAGuess() {
+        String first = bottle("Tarn milk", "LATEX_LOW_AMMONIA", "");
+        String second = bottle("Fell cream", "LATEX_LOW_AMMONIA", "");
+        assertThat(post("fillings", "volume", "60", "bottle", first, "filledAt", TODAY.minusDays(40) + "T10:00"))
+                .startsWith("302");
+        assertThat(post("fillings", "volume", "40", "bottle", second, "known", "on"))
+                .startsWith("302");
+        assertThat(page()).contains("Another product went in");
+        assertThat(post("fillings", "volume", "20", "bottle", second)).startsWith("302");
+        assertThat(page()).as("the same again").doesNotContain("Another product went in");
+    }
+
+    @Test
+    void aDipSoonAfterAFillingTeachesTheStick() {
+        filled("100", 2);
+        assertThat(page()).contains("A dip now teaches the app your stick");
+        assertThat(post("dips", "depths", "21 21")).startsWith("302");
+        assertThat(page())
+                .containsPattern("Your stick seems to read \\d\\.\\d mm high")
+                .doesNotContain("teaches the app");
+        assertThat(post("dips", "depths", "21 21")).startsWith("302");
+        assertThat(page()).contains("2 readings of that day make one dip");
     }
 }

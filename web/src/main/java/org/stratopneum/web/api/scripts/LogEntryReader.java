@@ -17,6 +17,7 @@ import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.Temperature;
+import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.web.fleet.bikes.FittedTires;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogEntry;
@@ -37,6 +38,7 @@ final class LogEntryReader {
         SEALANT_DIPPED,
         SEALANT_HEARD,
         PUNCTURE_SEALED,
+        SEALANT_LOST,
         CARE_DONE,
         TREAD_MEASURED,
         RIDDEN
@@ -160,6 +162,10 @@ final class LogEntryReader {
                 detail.requiredChoice("sound", LogDetail.SealantHeard.Sound.class)
                         .map(LogDetail.SealantHeard::new);
             case PUNCTURE_SEALED -> Optional.of(new LogDetail.PunctureSealed(detail.optionalFlag("traces")));
+            case SEALANT_LOST -> {
+                double ml = detail.number("volumeMl", SealantEvent.Lost.ML);
+                yield detail.build(() -> new LogDetail.SealantLost(ml));
+            }
             case CARE_DONE ->
                 detail.requiredChoice("care", LogDetail.CareDone.Care.class).map(LogDetail.CareDone::new);
             case TREAD_MEASURED -> {

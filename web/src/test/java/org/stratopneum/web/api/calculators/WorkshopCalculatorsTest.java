@@ -163,7 +163,7 @@ class WorkshopCalculatorsTest {
         JsonNode mild =
                 ok("/sealant/forecast", asked.formatted(TIRE, "{\"temperatureC\": 20, \"relativeHumidity\": 0.5}"));
         assertThat(LocalDate.parse(mild.get("refreshBy").asString()))
-                .isBetween(LocalDate.of(2026, 6, 30), LocalDate.of(2026, 7, 2));
+                .isBetween(LocalDate.of(2026, 6, 30), LocalDate.of(2026, 7, 3));
         assertThat(LocalDate.parse(mild.get("checkBy").asString()))
                 .isBetween(LocalDate.of(2026, 5, 8), LocalDate.of(2026, 5, 10));
         assertThat(mild.at("/volumeMl/p50").asDouble()).isCloseTo(101.46, within(1e-9));
@@ -173,6 +173,44 @@ class WorkshopCalculatorsTest {
                 "/sealant/forecast",
                 asked.formatted(TIRE, "{\"monthly\": [" + String.join(",", Collections.nCopies(12, month)) + "]}"));
         assertThat(monthly).as("the same air by month").isEqualTo(mild);
+    }
+
+    /** docs/handbook, page 5, worked values of a 60-622 with 100 ml: each kind of thing that may happen, by its own door. */
+    @Test
+    void allThatHappenedToTheSealantCounts() {
+        String asked = "{%s, %s, \"climate\": {\"temperatureC\": 20, \"relativeHumidity\": 0.5}}";
+        String filled = "\"filledOn\": \"2026-03-01\", \"filledMl\": 100, \"asOf\": ";
+        JsonNode spent = ok(
+                "/sealant/forecast",
+                asked.formatted(
+                        TIRE,
+                        filled
+                                + "\"2026-03-21\", \"losses\": [{\"on\": \"2026-03-11\", \"likelyMl\": 10},"
+                                + " {\"on\": \"2026-03-13\", \"likelyMl\": 10}]"));
+        assertThat(spent.at("/volumeMl/p50").asDouble()).isCloseTo(65.3, within(1.0));
+        JsonNode topped = ok(
+                "/sealant/forecast",
+                asked.formatted(
+                        TIRE,
+                        filled
+                                + "\"2026-05-30\", \"dips\": [{\"on\": \"2026-04-15\", \"depthMm\": 13}],"
+                                + " \"topUps\": [{\"on\": \"2026-05-30\", \"ml\": 60, \"otherProduct\": true}]"));
+        assertThat(topped.at("/volumeMl/p50").asDouble()).isCloseTo(89.6, within(1.0));
+        JsonNode dry = ok(
+                "/sealant/forecast",
+                asked.formatted(
+                        TIRE, filled + "\"2026-03-21\", \"looks\": [{\"on\": \"2026-03-21\", \"kind\": \"DRY\"}]"));
+        assertThat(dry.get("belowMinimum").asDouble()).isCloseTo(0.977, within(0.01));
+        assertThat(dry.get("refreshBy").asString()).isEqualTo("2026-03-21");
+        assertThat(dry.get("asks").isNull()).isTrue();
+        JsonNode low = ok(
+                "/sealant/forecast",
+                asked.formatted(TIRE, filled + "\"2026-03-21\", \"dips\": [{\"on\": \"2026-03-21\", \"depthMm\": 8}]"));
+        assertThat(low.get("asks").asString()).isEqualTo("LESS_THAN_DRYING");
+        JsonNode found =
+                ok("/sealant/forecast", asked.formatted(TIRE, "\"foundOn\": \"2026-03-01\", \"asOf\": \"2026-03-01\""));
+        assertThat(found.at("/volumeMl/p90").asDouble()).isCloseTo(114.5, within(1.0));
+        assertThat(found.get("checkBy").asString()).isEqualTo("2026-03-01");
     }
 
     @Test
@@ -204,6 +242,10 @@ class WorkshopCalculatorsTest {
                         + " climate.relativeHumidity, dips[0].on, dips[0].depthMm",
                 "/sealant/forecast | {\"filledOn\": \"2026-03-01\", \"filledMl\": 50, \"asOf\": \"2026-02-01\","
                         + " \"climate\": {\"monthly\": []}} | tire, asOf, climate.monthly",
+                "/sealant/forecast | {\"foundOn\": \"2026-03-01\", \"filledMl\": 50, \"asOf\": \"2026-03-01\","
+                        + " \"climate\": {\"temperatureC\": 20, \"relativeHumidity\": 0.5}, \"losses\": [{\"likelyMl\": 0}],"
+                        + " \"looks\": [{\"on\": \"2026-02-01\", \"kind\": \"LOUD\"}], \"topUps\": [{\"on\": \"2026-03-02\"}]}"
+                        + " | tire, filledMl, losses[0].on, losses[0].likelyMl, looks[0].on, looks[0].kind, topUps[0].ml",
                 "/leak/rate | {\"readings\": [{\"at\": \"yesterday\", \"gaugeKpa\": 1300}, {\"gaugeKpa\": 150,"
                         + " \"temperatureC\": 200}], \"floorKpa\": 0, \"heightM\": 20000} | readings[0].at,"
                         + " readings[0].gaugeKpa, readings[1].at, readings[1].temperatureC, kind, floorKpa, heightM",

@@ -1,0 +1,100 @@
+package org.stratopneum.core.sealant;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+import org.stratopneum.core.tire.LiquidPool;
+
+/**
+ * What may be wrong with a stick and with what it sees; nobody knows which of them holds, and none of it changes while the
+ * tire is on the rim (starting values, our judgement).
+ *
+ * @param biasMm by how much it reads high (mm)
+ * @param filmMl what hangs on the walls, where no stick sees it (ml)
+ * @param sigmaMm one reading's doubt (mm)
+ * @param weight how likely all of that is before anything was seen (ratio)
+ */
+record DippingStick(double biasMm, double filmMl, double sigmaMm, double weight) {
+
+    /** Lower than this nothing is wet, or only touched (mm). */
+    static final double WET_MM = 0.75;
+
+    private static final double[] BIAS_MM = {-1.5, 0, 1.5};
+    private static final double[] TRUSTED = {0.06, 0.88, 0.06};
+    private static final double[] OPEN = {0.25, 0.5, 0.25};
+    private static final double[] FILM_MM = {0, 0.03};
+    private static final double[] FILM_WEIGHT = {0.85, 0.15};
+    private static final double[] SIGMA_MM = {1.5, 3};
+    private static final double[] SIGMA_WEIGHT = {0.88, 0.12};
+    private static final double CM2_MM_PER_ML = 10;
+
+    /** Share of a reading's variance that all readings of a day have in common: how the stick was held. */
+    private static final double SHARED = 0.64;
+
+    /** Two in a hundred are misread: anything up to so deep (ratio, mm). */
+    private static final double MISREAD = 0.02;
+
+    private static final double DEEPEST_MM = 30;
+
+    /** A stick comes out dry of a wet tire at least so often (ratio). */
+    private static final double DRY_BY_CHANCE = 0.001;
+
+    private static final NormalDistribution NORMAL = new NormalDistribution(0, 1);
+
+    /**
+     * @param innerSurfaceCm2 of the tire (cm2)
+     * @param learnable whether a dip right after a filling can tell how the stick reads: then nothing is taken for granted
+     */
+    static List<DippingStick> all(double innerSurfaceCm2, boolean learnable) {
+        double[] weights = learnable ? OPEN : TRUSTED;
+        List<DippingStick> sticks = new ArrayList<>();
+        for (int bias = 0; bias < BIAS_MM.length; bias++) {
+            for (int film = 0; film < FILM_MM.length; film++) {
+                for (int sigma = 0; sigma < SIGMA_MM.length; sigma++) {
+                    sticks.add(new DippingStick(
+                            BIAS_MM[bias],
+                            innerSurfaceCm2 * FILM_MM[film] / CM2_MM_PER_ML,
+                            SIGMA_MM[sigma],
+                            weights[bias] * FILM_WEIGHT[film] * SIGMA_WEIGHT[sigma]));
+                }
+            }
+        }
+        return sticks;
+    }
+
+    /**
+     * Readings of one day, which share how the stick was held.
+     *
+     * @param meanMm their mean (mm)
+     * @param count how many
+     */
+    record Reading(double meanMm, int count) {
+        boolean isDry() {
+            return meanMm < WET_MM;
+        }
+    }
+
+    /** How likely that reading is with so much in the tire (density per mm, or a ratio where it is dry). */
+    double likelihood(Reading read, double ml, LiquidPool.Depths depths) {
+        double expected = expectedMm(ml, depths);
+        double sigma = sigma(read);
+        if (read.isDry()) {
+            return Math.max(DRY_BY_CHANCE, NORMAL.cumulativeProbability((WET_MM - expected) / sigma));
+        }
+        return (1 - MISREAD) * NORMAL.density((read.meanMm - expected) / sigma) / sigma + MISREAD / DEEPEST_MM;
+    }
+
+    /** How likely it would read no more than that (ratio). */
+    double chanceOfNoMore(Reading read, double ml, LiquidPool.Depths depths) {
+        return NORMAL.cumulativeProbability((read.meanMm - expectedMm(ml, depths)) / sigma(read));
+    }
+
+    private double expectedMm(double ml, LiquidPool.Depths depths) {
+        double pool = ml - filmMl;
+        return pool > 0 ? Math.max(0, depths.mm(pool) + biasMm) : 0;
+    }
+
+    private double sigma(Reading read) {
+        return sigmaMm * Math.sqrt(SHARED + (1 - SHARED) / read.count);
+    }
+}

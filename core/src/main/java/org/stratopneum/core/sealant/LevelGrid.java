@@ -1,0 +1,326 @@
+package org.stratopneum.core.sealant;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+import java.util.function.IntFunction;
+
+/**
+ * How likely every level of the liquid goes with every rate at which it may dry, for each thing that may be wrong with the
+ * stick. The level is that which the present filling began with, less what was lost since (ml): drying takes its part off
+ * when it is asked, and so never moves the table. Levels are {@value #LEVELS} nodes from nothing upwards, rates
+ * {@value #RATES} values of ln k from -3 to 3 standard deviations of its prior.
+ */
+final class LevelGrid {
+
+    static final int RATES = 41;
+    static final int LEVELS = 65;
+    private static final int LAST = LEVELS - 1;
+    private static final double MOST_SIGMAS = 3;
+
+    /** Cells less likely than this are let go (ratio); a top-up reaches from the highest above {@link #PRESENT}. */
+    private static final double NEGLIGIBLE = 1e-14;
+
+    private static final double PRESENT = 1e-6;
+
+    /** What is seen is worked out for so fine steps of the volume (ml). */
+    private static final double FINE_ML = 0.5;
+
+    /** What a loss of one millilitre may have been (ml): ten equal parts of a log-normal, sigma 0.7, the last one halved. */
+    private static final double[] LOSSES = {0.316, 0.484, 0.624, 0.764, 0.916, 1.092, 1.310, 1.603, 2.066, 2.739, 3.943
+    };
+
+    private static final double[] LOSS_WEIGHTS = {0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.05, 0.05};
+
+    /** A loss that nobody noted leaves nothing so often, else anything up to so much of it (ratios). */
+    private static final double NOTHING_LEFT = 0.05;
+
+    private static final double MOST_LEFT = 0.8;
+
+    private final List<DippingStick> sticks;
+
+    /** Standard deviations from the median of ln k, and what dries of it (ml per kPa day). */
+    private final double[] sigmas = new double[RATES];
+
+    private final double[] perKpaDay = new double[RATES];
+
+    /** By stick; in each, level by level for the first rate, then for the next. */
+    private double[][] mass;
+
+    /** Between two levels (ml); never none, also where nothing went in. */
+    private double step;
+
+    private static final double LEAST_STEP_ML = 1e-6;
+
+    private LevelGrid(List<DippingStick> sticks, double medianPerKpaDay, double step) {
+        this.sticks = sticks;
+        this.step = Math.max(LEAST_STEP_ML, step);
+        for (int rate = 0; rate < RATES; rate++) {
+            sigmas[rate] = MOST_SIGMAS * (2.0 * rate / (RATES - 1) - 1);
+            perKpaDay[rate] = medianPerKpaDay * Math.exp(DryingRate.SIGMA * sigmas[rate]);
+        }
+        mass = new double[sticks.size()][RATES * LEVELS];
+    }
+
+    /** @param medianPerKpaDay what dries at the median of k (ml per kPa day) */
+    static LevelGrid filled(List<DippingStick> sticks, double medianPerKpaDay, double ml) {
+        double[] levels = new double[LEVELS];
+        levels[LAST] = 1;
+        return of(sticks, medianPerKpaDay, ml, levels);
+    }
+
+    /**
+     * Anything from nothing to {@code mostMl} alike.
+     *
+     * @param empty how much more likely it is that there is nothing at all (ratio)
+     */
+    static LevelGrid even(List<DippingStick> sticks, double medianPerKpaDay, double mostMl, double empty) {
+        double[] levels = new double[LEVELS];
+        Arrays.fill(levels, (1 - empty) / LEVELS);
+        levels[0] += empty;
+        return of(sticks, medianPerKpaDay, mostMl, levels);
+    }
+
+    private static LevelGrid of(List<DippingStick> sticks, double medianPerKpaDay, double mostMl, double[] levels) {
+        LevelGrid grid = new LevelGrid(sticks, medianPerKpaDay, mostMl / LAST);
+        for (int stick = 0; stick < sticks.size(); stick++) {
+            for (int rate = 0; rate < RATES; rate++) {
+                double prior = sticks.get(stick).weight() * Math.exp(-grid.sigmas[rate] * grid.sigmas[rate] / 2);
+                for (int level = 0; level < LEVELS; level++) {
+                    grid.mass[stick][rate * LEVELS + level] = prior * levels[level];
+                }
+            }
+        }
+        grid.normalise();
+        return grid;
+    }
+
+    /** What is in the tire in a cell (ml). */
+    double volume(int cell, double dried) {
+        return Math.max(0, level(cell) - perKpaDay(cell) * dried);
+    }
+
+    /** The level that the filling began with in a cell (ml). */
+    double level(int cell) {
+        return cell % LEVELS * step;
+    }
+
+    /** What dries in a cell (ml per kPa day). */
+    double perKpaDay(int cell) {
+        return perKpaDay[cell / LEVELS];
+    }
+
+    /** What fresh liquid becomes in an emptied tire: its rate and the stick stay as they are known. */
+    void renew(double ml) {
+        for (double[] table : mass) {
+            for (int rate = 0; rate < RATES; rate++) {
+                double sum = 0;
+                for (int level = 0; level < LEVELS; level++) {
+                    sum += table[rate * LEVELS + level];
+                    table[rate * LEVELS + level] = 0;
+                }
+                table[rate * LEVELS + LAST] = sum;
+            }
+        }
+        step = Math.max(LEAST_STEP_ML, ml / LAST);
+    }
+
+    /** @param dried deficit since the last filling (kPa days) */
+    void topUp(double ml, double dried) {
+        double[] all = summed();
+        double most = 0;
+        for (int cell = 0; cell < all.length; cell++) {
+            most = all[cell] > PRESENT ? Math.max(most, volume(cell, dried)) : most;
+        }
+        double finer = Math.max(LEAST_STEP_ML, (ml + most) / LAST);
+        move((cell) -> (volume(cell, dried) + ml) / finer);
+        step = finer;
+    }
+
+    /**
+     * Something else was mixed in, that dries at a rate of its own.
+     *
+     * @param share of it in the mixture (ratio)
+     */
+    void mix(double share) {
+        double[][] into = new double[RATES][RATES];
+        for (int from = 0; from < RATES; from++) {
+            double least = Double.POSITIVE_INFINITY;
+            for (int to = 0; to < RATES; to++) {
+                double off = (sigmas[to] - (1 - share) * sigmas[from]) / share;
+                into[from][to] = off * off / 2;
+                least = Math.min(least, into[from][to]);
+            }
+            double sum = 0;
+            for (int to = 0; to < RATES; to++) {
+                into[from][to] = Math.exp(least - into[from][to]);
+                sum += into[from][to];
+            }
+            for (int to = 0; to < RATES; to++) {
+                into[from][to] /= sum;
+            }
+        }
+        for (int stick = 0; stick < mass.length; stick++) {
+            double[] mixed = new double[RATES * LEVELS];
+            for (int cell = 0; cell < mixed.length; cell++) {
+                double here = mass[stick][cell];
+                for (int to = 0; here > 0 && to < RATES; to++) {
+                    mixed[to * LEVELS + cell % LEVELS] += here * into[cell / LEVELS][to];
+                }
+            }
+            mass[stick] = mixed;
+        }
+    }
+
+    /** About so much went (ml): an unknown amount around it. */
+    void lose(double medianMl) {
+        double[][] before = mass;
+        double[][] after = new double[mass.length][RATES * LEVELS];
+        for (int i = 0; i < LOSSES.length; i++) {
+            double levels = medianMl * LOSSES[i] / step;
+            double weight = LOSS_WEIGHTS[i];
+            mass = before;
+            move(cell -> Math.max(0, cell % LEVELS - levels));
+            for (int stick = 0; stick < after.length; stick++) {
+                for (int cell = 0; cell < after[stick].length; cell++) {
+                    after[stick][cell] += weight * mass[stick][cell];
+                }
+            }
+        }
+        mass = after;
+    }
+
+    /** Where a cell's mass goes: a level of the same rate, not below 0 and in any fraction (nodes). */
+    private interface Target {
+        double node(int cell);
+    }
+
+    private void move(Target target) {
+        int[] node = new int[RATES * LEVELS];
+        double[] upper = new double[RATES * LEVELS];
+        for (int cell = 0; cell < node.length; cell++) {
+            double at = Math.min(LAST, target.node(cell));
+            node[cell] = Math.min(LAST - 1, (int) at);
+            upper[cell] = at - node[cell];
+        }
+        double[][] moved = new double[mass.length][RATES * LEVELS];
+        for (int stick = 0; stick < mass.length; stick++) {
+            for (int cell = 0; cell < node.length; cell++) {
+                double here = mass[stick][cell];
+                if (here > 0) {
+                    int to = cell / LEVELS * LEVELS + node[cell];
+                    moved[stick][to] += (1 - upper[cell]) * here;
+                    moved[stick][to + 1] += upper[cell] * here;
+                }
+            }
+        }
+        mass = moved;
+    }
+
+    /**
+     * Some may have gone that nobody noted.
+     *
+     * @param chance of it (ratio)
+     * @param dried deficit since the last filling (kPa days)
+     */
+    void mayHaveLost(double chance, double dried) {
+        double[] change = new double[LEVELS + 1];
+        for (double[] table : mass) {
+            for (int rate = 0; rate < RATES; rate++) {
+                int empty = Math.min(LAST, (int) Math.floor(perKpaDay[rate] * dried / step));
+                Arrays.fill(change, 0);
+                int row = rate * LEVELS;
+                for (int level = empty + 1; level < LEVELS; level++) {
+                    double lost = chance * table[row + level];
+                    int nodes = 1 + (int) Math.floor(MOST_LEFT * (level - empty));
+                    change[empty] += (1 - NOTHING_LEFT) * lost / nodes;
+                    change[empty + nodes] -= (1 - NOTHING_LEFT) * lost / nodes;
+                    table[row + level] -= lost;
+                    table[row + empty] += NOTHING_LEFT * lost;
+                }
+                double sum = 0;
+                for (int level = empty; level < LEVELS; level++) {
+                    sum += change[level];
+                    table[row + level] += sum;
+                }
+            }
+        }
+    }
+
+    /**
+     * Something was seen.
+     *
+     * @param likelihoods how likely that is with so much in the tire (ml), for each stick
+     * @param dried deficit since the last filling (kPa days)
+     */
+    void weigh(IntFunction<DoubleUnaryOperator> likelihoods, double dried) {
+        for (int stick = 0; stick < mass.length; stick++) {
+            double[] table = table(likelihoods.apply(stick));
+            for (int cell = 0; cell < mass[stick].length; cell++) {
+                if (mass[stick][cell] > 0) {
+                    mass[stick][cell] *= at(table, volume(cell, dried));
+                }
+            }
+        }
+        normalise();
+    }
+
+    /** The mean of something that depends on the stick and on what is in the tire (ml). */
+    double mean(IntFunction<DoubleUnaryOperator> asked, double dried) {
+        double sum = 0;
+        for (int stick = 0; stick < mass.length; stick++) {
+            double[] table = table(asked.apply(stick));
+            for (int cell = 0; cell < mass[stick].length; cell++) {
+                if (mass[stick][cell] > 0) {
+                    sum += mass[stick][cell] * at(table, volume(cell, dried));
+                }
+            }
+        }
+        return sum;
+    }
+
+    private double[] table(DoubleUnaryOperator of) {
+        double[] table = new double[(int) Math.ceil(LAST * step / FINE_ML) + 2];
+        Arrays.setAll(table, i -> of.applyAsDouble(i * FINE_ML));
+        return table;
+    }
+
+    private static double at(double[] table, double ml) {
+        double place = ml / FINE_ML;
+        int below = (int) place;
+        return table[below] + (place - below) * (table[below + 1] - table[below]);
+    }
+
+    /** How likely each level and rate is, whatever the stick (ratios that add up to 1). */
+    double[] summed() {
+        double[] all = new double[RATES * LEVELS];
+        for (double[] table : mass) {
+            for (int cell = 0; cell < all.length; cell++) {
+                all[cell] += table[cell];
+            }
+        }
+        return all;
+    }
+
+    /** By how much the stick reads high, as far as it is known (mm). */
+    double meanBiasMm() {
+        double sum = 0;
+        for (int stick = 0; stick < mass.length; stick++) {
+            sum += sticks.get(stick).biasMm() * Arrays.stream(mass[stick]).sum();
+        }
+        return sum;
+    }
+
+    private void normalise() {
+        double all = 0;
+        for (double[] table : mass) {
+            all += Arrays.stream(table).sum();
+        }
+        for (double[] table : mass) {
+            for (int cell = 0; cell < table.length; cell++) {
+                double share = table[cell] / all;
+                table[cell] = share < NEGLIGIBLE ? 0 : share;
+            }
+        }
+    }
+}
