@@ -16,7 +16,7 @@ import org.stratopneum.core.diagnosis.Circumstance;
 import org.stratopneum.core.diagnosis.Diagnosis;
 import org.stratopneum.core.diagnosis.LeakModel;
 
-/** The next check of a leak search; wanted: under 1 ms. */
+/** The next step of a leak search; wanted: under 10 ms. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)

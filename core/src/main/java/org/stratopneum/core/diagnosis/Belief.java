@@ -2,17 +2,18 @@ package org.stratopneum.core.diagnosis;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.ToDoubleFunction;
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 
-/** How likely each cause is. */
+/** How likely each cause is, alone or with a second one: causes may add up to more than one. */
 public final class Belief {
 
-    private final List<Cause> causes;
+    private final LeakStates states;
     private final double[] probability;
 
-    /** @param weight of each cause, not negative and not all zero; made to add up to one */
-    Belief(List<Cause> causes, double[] weight) {
-        this.causes = causes;
+    /** @param weight of each state, not negative and not all zero; made to add up to one */
+    Belief(LeakStates states, double[] weight) {
+        this.states = states;
         double sum = 0;
         for (double one : weight) {
             sum += one;
@@ -24,45 +25,65 @@ public final class Belief {
     }
 
     public List<Cause> causes() {
-        return causes;
+        return states.causes();
     }
 
+    /** How likely this cause is among those that hold (ratio). */
     public double of(Cause cause) {
-        return probability[causes.indexOf(cause)];
+        return sum(states.with(states.causes().indexOf(cause)));
     }
 
-    /** Of the cause of this number among {@link #causes}. */
     double at(int cause) {
-        return probability[cause];
+        return sum(states.with(cause));
     }
 
-    /** Of this cause and those that look alike and are first mended alike. */
+    /** How likely this cause is, or one that looks alike and is first mended alike (ratio). */
     public double ofAlike(Cause cause) {
-        return cause.alike().stream().mapToDouble(this::of).sum();
+        return ofGroup(states.group(states.causes().indexOf(cause)));
     }
 
-    /** The same with each cause weighed. */
-    Belief weighed(ToDoubleFunction<Cause> weight) {
-        double[] weights = new double[probability.length];
-        for (int i = 0; i < weights.length; i++) {
-            weights[i] = probability[i] * weight.applyAsDouble(causes.get(i));
+    double ofGroup(int group) {
+        return sum(states.ofGroup(group));
+    }
+
+    private double sum(int[] some) {
+        double sum = 0;
+        for (int state : some) {
+            sum += probability[state];
         }
-        return new Belief(causes, weights);
+        return sum;
     }
 
-    /** What is believed once {@code answer} was seen. */
-    Belief after(Check check, String answer) {
-        double[] likelihood = check.likelihoods(causes, answer);
+    /** How likely there are two causes (ratio). */
+    public double ofTwo() {
+        return sum(states::isDouble);
+    }
+
+    /** How likely it leaks only when ridden, warm or at another pressure (ratio). */
+    public double ofSilent() {
+        return sum(states::isSilent);
+    }
+
+    private double sum(IntPredicate wanted) {
+        return IntStream.range(0, probability.length)
+                .filter(wanted)
+                .mapToDouble(state -> probability[state])
+                .sum();
+    }
+
+    /** What is believed once an answer was seen, by numbers of the model. */
+    Belief after(int check, int answer) {
+        double[] likelihood = states.likelihoods(check, answer);
         double[] weights = new double[probability.length];
         for (int i = 0; i < weights.length; i++) {
             weights[i] = probability[i] * likelihood[i];
         }
-        return new Belief(causes, weights);
+        return new Belief(states, weights);
     }
 
-    /** How likely {@code answer} will be seen. */
-    double expects(Check check, String answer) {
-        double[] likelihood = check.likelihoods(causes, answer);
+    /** How likely an answer will be seen, by numbers of the model. */
+    double expects(int check, int answer) {
+        double[] likelihood = states.likelihoods(check, answer);
         double sum = 0;
         for (int i = 0; i < probability.length; i++) {
             sum += probability[i] * likelihood[i];
@@ -70,10 +91,18 @@ public final class Belief {
         return sum;
     }
 
-    /** Entropy (nat). */
+    /** What is believed once a cause was mended and the wheel still lost air. */
+    Belief afterMendInVain(Cause cause) {
+        return new Belief(
+                states, states.afterMendInVain(probability, states.causes().indexOf(cause)));
+    }
+
+    /** Entropy of what is the matter, whether it bubbles or not (nat). */
     double doubt() {
+        int half = states.isSilent(probability.length - 1) ? probability.length / 2 : probability.length;
         double sum = 0;
-        for (double one : probability) {
+        for (int i = 0; i < half; i++) {
+            double one = probability[i] + (half < probability.length ? probability[half + i] : 0);
             sum -= one > 0 ? one * Math.log(one) : 0;
         }
         return sum;
@@ -81,12 +110,29 @@ public final class Belief {
 
     /** Most likely first. */
     public List<Cause> ranking() {
-        return causes.stream()
+        return causes().stream()
                 .sorted(Comparator.comparingDouble(this::of).reversed())
                 .toList();
     }
 
     public Cause leading() {
         return ranking().get(0);
+    }
+
+    /** The likeliest of a group, by number. */
+    int likeliestOf(int group) {
+        int best = states.members(group)[0];
+        for (int cause : states.members(group)) {
+            best = at(cause) > at(best) ? cause : best;
+        }
+        return best;
+    }
+
+    LeakStates states() {
+        return states;
+    }
+
+    double ofState(int state) {
+        return probability[state];
     }
 }

@@ -27,6 +27,10 @@ public enum Cause {
     TUBE_OBJECT(AirSystem.TUBE, Caution.LEVERS),
     TUBE_PINCH(AirSystem.TUBE, Caution.LEVERS),
     TUBE_RIMSIDE(AirSystem.TUBE, Caution.LEVERS),
+    /** Tightened, or a new one put in, with the tube in its place. */
+    TUBE_CORE(AirSystem.TUBE, Caution.CEILING),
+    TUBE_STEM(AirSystem.TUBE, Caution.LEVERS),
+    /** Noted before core and stem were told apart; nothing is looked for under this name. */
     TUBE_VALVE(AirSystem.TUBE, Caution.LEVERS);
 
     /** Look-alikes whose first remedy is the same (common practice). */
@@ -53,7 +57,9 @@ public enum Cause {
     }
 
     public static List<Cause> of(AirSystem system) {
-        return Arrays.stream(values()).filter(cause -> cause.system == system).toList();
+        return Arrays.stream(values())
+                .filter(cause -> cause.system == system && cause != TUBE_VALVE)
+                .toList();
     }
 
     /** Its name in the table, such as "tread-hole". */
@@ -74,7 +80,8 @@ public enum Cause {
             case CUT -> List.of(Job.PLUG_AND_PATCH, Job.SEW_FLANK, Job.BOOT);
             case RIM_DENT -> List.of(Job.RIM_DENT);
             case TUBE_OBJECT, TUBE_PINCH -> List.of(Job.PATCH_TUBE, Job.SWAP_TUBE);
-            case TUBE_RIMSIDE, TUBE_VALVE -> List.of(Job.SWAP_TUBE);
+            case TUBE_CORE -> List.of(Job.SERVICE_VALVE);
+            case TUBE_RIMSIDE, TUBE_STEM, TUBE_VALVE -> List.of(Job.SWAP_TUBE);
         };
     }
 

@@ -14,7 +14,7 @@ import org.stratopneum.core.job.Caution;
  * @param mess how dirty it gets, or how long it keeps one waiting (0 clean, 10 worst; our judgement)
  * @param answers what may be seen, exclusive
  * @param likelihood of each answer, by cause (ratios that add up to 1)
- * @param overnight whether the wheel stands for a night meanwhile
+ * @param kind how it differs from others
  * @param cautions what can hurt somebody meanwhile, and by what is seen
  * @param after signs of which one must have been seen first, as "check answer", or what must be known; empty where it is
  *     free
@@ -25,7 +25,7 @@ public record Check(
         double mess,
         List<String> answers,
         Map<Cause, List<Double>> likelihood,
-        boolean overnight,
+        Kind kind,
         Cautions cautions,
         List<String> after) {
 
@@ -47,8 +47,24 @@ public record Check(
         }
     }
 
-    /** A mess costs as much as so many minutes. */
-    private static final double MESS_MINUTES = 0.3;
+    /**
+     * How a check differs from others.
+     *
+     * @param overnight whether the wheel stands for a night meanwhile
+     * @param repeated whether it is worth making again after a mending in vain
+     * @param bubblesOnly whether it does not show a leak that only a ridden, warm or differently pumped wheel has
+     */
+    public record Kind(boolean overnight, boolean repeated, boolean bubblesOnly) {}
+
+    /** A mess costs as much as so many minutes (our judgement), a night as many (min). */
+    private static final double MESS_MINUTES = 1;
+
+    private static final double NIGHT_MINUTES = 20;
+
+    /** Messier, or longer, than this it is put off while a clean one is worth its minutes. */
+    private static final double CLEAN_MESS = 2;
+
+    private static final double CLEAN_MINUTES = 10;
 
     public Check {
         answers = List.copyOf(answers);
@@ -59,9 +75,18 @@ public record Check(
         }
     }
 
-    /** What it costs, with its mess (min). */
+    /** What it costs, with its mess and its night (min). */
     public double cost() {
-        return minutes + MESS_MINUTES * mess;
+        return minutes + MESS_MINUTES * mess + (kind.overnight ? NIGHT_MINUTES : 0);
+    }
+
+    /** Whether hands stay clean, and it is done soon. */
+    boolean isClean() {
+        return mess < CLEAN_MESS && minutes < CLEAN_MINUTES;
+    }
+
+    public boolean overnight() {
+        return kind.overnight;
     }
 
     /** How likely {@code answer} is where {@code cause} holds (ratio). */
@@ -71,15 +96,5 @@ public record Check(
             throw new IllegalArgumentException(answer + " is no answer to " + code);
         }
         return likelihood.get(cause).get(at);
-    }
-
-    /** The same for each of {@code causes}, in their order. */
-    double[] likelihoods(List<Cause> causes, String answer) {
-        int at = answers.indexOf(answer);
-        double[] found = new double[causes.size()];
-        for (int i = 0; i < found.length; i++) {
-            found[i] = likelihood.get(causes.get(i)).get(at);
-        }
-        return found;
     }
 }

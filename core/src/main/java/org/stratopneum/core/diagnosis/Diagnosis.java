@@ -5,54 +5,47 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 
 /**
- * A search for a leak as far as it has come: what is known, what was seen, what cannot be checked here, and what was mended
- * without success. It leaves out that two causes may hold at once, but for the hold test after each mending.
+ * A search for a leak as far as it has come: what is known, what was done, and what cannot be checked here. Two causes may
+ * hold at once, and some leaks never bubble. It leaves out that two causes may come of one mishap, and that bubbles of a
+ * slow leak are small.
  *
- * @param findings answers by the code of their check, in the order in which they were given
+ * @param steps in the order in which they were made
  * @param notPossible codes of checks that cannot be made here
- * @param failedFixes causes that were mended, and the wheel still lost air
  */
-public record Diagnosis(
-        LeakModel model,
-        Set<Circumstance> known,
-        Map<String, String> findings,
-        Set<String> notPossible,
-        List<Cause> failedFixes) {
+public record Diagnosis(LeakModel model, Set<Circumstance> known, List<Step> steps, Set<String> notPossible) {
 
     /** Every mending ends in a hold test and its walk to the shed (min; our judgement). */
     static final double AROUND_A_FIX = 25;
 
-    /** What a failed hold test leaves of the cause that was mended (ratio; our judgement). */
-    private static final double LEFT_AFTER_A_FIX = 0.08;
+    /** Once the tube is out, mending it takes no more than this (min; our judgement). */
+    private static final double TUBE_IS_OUT = 8;
 
     /** Not worth a check (nat), and sure enough to be named (ratio). */
     private static final double LEAST_GAIN = 0.03;
 
     private static final double SURE = 0.85;
 
-    /** @throws org.stratopneum.core.check.InvalidInputException when a check or an answer is not in the table */
+    /** @throws org.stratopneum.core.check.InvalidInputException when a check, an answer or a cause is not in the table */
     public Diagnosis {
         known = Set.copyOf(known);
-        findings = new LinkedHashMap<>(findings);
+        steps = List.copyOf(steps);
         notPossible = Set.copyOf(notPossible);
-        failedFixes = List.copyOf(failedFixes);
         Problems problems = new Problems();
-        for (Map.Entry<String, String> finding : findings.entrySet()) {
-            boolean there = model.checks().stream()
-                    .anyMatch(check -> check.code().equals(finding.getKey())
-                            && check.answers().contains(finding.getValue()));
-            if (!there) {
-                problems.add(Problem.of("findings." + finding.getKey(), "unknown-value"));
-            }
-        }
-        for (Cause cause : failedFixes) {
-            if (!model.causes().contains(cause)) {
+        for (Step step : steps) {
+            if (step instanceof Step.Seen seen) {
+                boolean there = model.checks().stream()
+                        .anyMatch(check -> check.code().equals(seen.check())
+                                && check.answers().contains(seen.answer()));
+                if (!there) {
+                    problems.add(Problem.of("findings." + seen.check(), "unknown-value"));
+                }
+            } else if (step instanceof Step.MendedInVain mended
+                    && !model.causes().contains(mended.cause())) {
                 problems.add(Problem.of("failedFixes", "unknown-value"));
             }
         }
@@ -61,19 +54,40 @@ public record Diagnosis(
 
     /** Nothing was looked at yet. */
     public static Diagnosis begun(LeakModel model, Set<Circumstance> known) {
-        return new Diagnosis(model, known, Map.of(), Set.of(), List.of());
+        return new Diagnosis(model, known, List.of(), Set.of());
     }
 
     public Diagnosis found(String check, String answer) {
-        Map<String, String> more = new LinkedHashMap<>(findings);
-        more.put(check, answer);
-        return new Diagnosis(model, known, more, notPossible, failedFixes);
+        return with(new Step.Seen(check, answer));
     }
 
     public Diagnosis mendedInVain(Cause cause) {
-        List<Cause> more = new ArrayList<>(failedFixes);
-        more.add(cause);
-        return new Diagnosis(model, known, findings, notPossible, more);
+        return with(new Step.MendedInVain(cause));
+    }
+
+    private Diagnosis with(Step step) {
+        List<Step> more = new ArrayList<>(steps);
+        more.add(step);
+        return new Diagnosis(model, known, more, notPossible);
+    }
+
+    /** The last answers by the code of their check, in the order in which they were given. */
+    public Map<String, String> findings() {
+        Map<String, String> findings = new LinkedHashMap<>();
+        for (Step step : steps) {
+            if (step instanceof Step.Seen seen) {
+                findings.put(seen.check(), seen.answer());
+            }
+        }
+        return findings;
+    }
+
+    /** Causes that were mended, and the wheel still lost air. */
+    public List<Cause> failedFixes() {
+        return steps.stream()
+                .filter(Step.MendedInVain.class::isInstance)
+                .map(step -> ((Step.MendedInVain) step).cause())
+                .toList();
     }
 
     /** How to go on. */
@@ -94,91 +108,95 @@ public record Diagnosis(
 
     public Belief belief() {
         Belief belief = model.prior(known);
-        for (Map.Entry<String, String> finding : findings.entrySet()) {
-            belief = belief.after(model.check(finding.getKey()), finding.getValue());
-        }
-        for (Cause cause : failedFixes) {
-            belief = belief.weighed(other -> other == cause ? LEFT_AFTER_A_FIX : 1);
+        for (Step step : steps) {
+            if (step instanceof Step.Seen seen) {
+                int check = model.number(seen.check());
+                belief = belief.after(check, answer(check, seen.answer()));
+            } else if (step instanceof Step.MendedInVain mended) {
+                belief = belief.afterMendInVain(mended.cause());
+            }
         }
         return belief;
     }
 
-    /** What can be checked: not yet, possible here, and not before a sign that points to it. */
+    private int answer(int check, String answer) {
+        return model.checks().get(check).answers().indexOf(answer);
+    }
+
+    /** What can be checked: not yet, or again after a mending in vain; possible here; not before a sign that points to it. */
     public List<Check> open() {
         return model.checks().stream()
-                .filter(check -> !findings.containsKey(check.code()) && !notPossible.contains(check.code()))
+                .filter(check -> !notPossible.contains(check.code()))
+                .filter(check -> !made(check.code()) || check.kind().repeated() && !madeSinceMending(check.code()))
                 .filter(check ->
                         check.after().isEmpty() || check.after().stream().anyMatch(this::pointsThere))
                 .toList();
+    }
+
+    boolean made(String check) {
+        return steps.stream().anyMatch(step -> isOf(step, check));
+    }
+
+    private static boolean isOf(Step step, String check) {
+        return step instanceof Step.Seen seen && seen.check().equals(check);
+    }
+
+    private boolean madeSinceMending(String check) {
+        return steps.subList(sinceMending(), steps.size()).stream().anyMatch(step -> isOf(step, check));
+    }
+
+    /** Number of the first step after the last mending. */
+    private int sinceMending() {
+        int since = 0;
+        for (int i = 0; i < steps.size(); i++) {
+            since = steps.get(i) instanceof Step.MendedInVain ? i + 1 : since;
+        }
+        return since;
     }
 
     private boolean pointsThere(String sign) {
         String[] words = sign.split(" ");
         return words.length == 1
                 ? known.stream().anyMatch(circumstance -> circumstance.code().equals(words[0]))
-                : words[1].equals(findings.get(words[0]));
+                : words[1].equals(findings().get(words[0]));
+    }
+
+    /** Causes that something seen points at: what may be looked at again counts only since the last mending. */
+    List<Cause> signs() {
+        int since = sinceMending();
+        List<Cause> signs = new ArrayList<>();
+        for (int i = 0; i < steps.size(); i++) {
+            if (steps.get(i) instanceof Step.Seen seen
+                    && (i >= since || !model.check(seen.check()).kind().repeated())) {
+                model.sign(seen.check(), seen.answer()).ifPresent(signs::add);
+            }
+        }
+        return signs;
     }
 
     public Next next(Mode mode) {
-        return mode == Mode.MEND_SOON ? soonest() : surest();
+        return mode == Mode.MEND_SOON ? new MendSoon(this).next() : surest();
     }
 
-    private Next soonest() {
-        Belief belief = belief();
-        double mending = minutesOfMending(belief);
-        Optional<Check> best = open().stream()
-                .min(Comparator.comparingDouble(check -> minutesWith(check, belief)))
-                .filter(check -> minutesWith(check, belief) < mending);
-        return best.map(check -> new Next(check, null)).orElseGet(() -> new Next(null, worthMending(belief)));
-    }
-
-    private double minutesWith(Check check, Belief belief) {
+    /** Expected minutes until it holds, with a check made first. */
+    double minutesWith(Check check, Belief belief) {
+        int number = model.number(check.code());
         double minutes = check.cost();
-        for (String answer : check.answers()) {
-            double expected = belief.expects(check, answer);
+        for (int answer = 0; answer < check.answers().size(); answer++) {
+            double expected = belief.expects(number, answer);
             if (expected > 0) {
-                minutes += expected * minutesOfMending(belief.after(check, answer));
+                minutes += expected * mendingOrder(belief.after(number, answer)).minutes();
             }
         }
         return minutes;
     }
 
-    /** Expected minutes until it holds when causes are mended one after the other, by probability over cost. */
-    double minutesOfMending(Belief belief) {
-        double left = 1;
-        double minutes = 0;
-        for (int i : byWorth(belief)) {
-            minutes += left * cost(i);
-            left -= belief.at(i);
-        }
-        return minutes;
-    }
-
-    /** Numbers of the causes, by probability over cost, best first: few of them, and asked for often. */
-    private int[] byWorth(Belief belief) {
-        int[] order = new int[model.causes().size()];
-        for (int i = 0; i < order.length; i++) {
-            int place = i;
-            while (place > 0 && worth(belief, order[place - 1]) < worth(belief, i)) {
-                order[place] = order[place - 1];
-                place--;
-            }
-            order[place] = i;
-        }
-        return order;
-    }
-
-    private double worth(Belief belief, int cause) {
-        return belief.at(cause) / cost(cause);
-    }
-
-    private double cost(int cause) {
-        return model.fixMinutesAt(cause) + AROUND_A_FIX;
-    }
-
-    /** The cause that is mended first. */
-    Cause worthMending(Belief belief) {
-        return belief.causes().get(byWorth(belief)[0]);
+    /** Mending without another look. */
+    MendingOrder mendingOrder(Belief belief) {
+        boolean out = made(MendSoon.TUBE_IN_WATER);
+        return MendingOrder.of(
+                belief,
+                cause -> AROUND_A_FIX + Math.min(model.fixMinutesAt(cause), out ? TUBE_IS_OUT : Double.MAX_VALUE));
     }
 
     private Next surest() {
@@ -195,11 +213,12 @@ public record Diagnosis(
 
     /** What a check is expected to tell (nat). */
     double gain(Check check, Belief belief) {
+        int number = model.number(check.code());
         double gain = belief.doubt();
-        for (String answer : check.answers()) {
-            double expected = belief.expects(check, answer);
+        for (int answer = 0; answer < check.answers().size(); answer++) {
+            double expected = belief.expects(number, answer);
             if (expected > 0) {
-                gain -= expected * belief.after(check, answer).doubt();
+                gain -= expected * belief.after(number, answer).doubt();
             }
         }
         return gain;
@@ -215,10 +234,11 @@ public record Diagnosis(
             reasons.add(
                     new Reason(Reason.Kind.KNOWN, circumstance.code(), null, model.times(circumstance, cause, known)));
         }
-        findings.forEach(
-                (check, answer) -> reasons.add(new Reason(Reason.Kind.SEEN, check, answer, speaksFor(cause, check))));
-        if (failedFixes.contains(cause)) {
-            reasons.add(new Reason(Reason.Kind.MENDED, cause.code(), null, LEFT_AFTER_A_FIX));
+        findings()
+                .forEach((check, answer) ->
+                        reasons.add(new Reason(Reason.Kind.SEEN, check, answer, speaksFor(cause, check))));
+        if (failedFixes().contains(cause)) {
+            reasons.add(new Reason(Reason.Kind.MENDED, cause.code(), null, LeakStates.LEFT_AFTER_A_FIX));
         }
         return reasons.stream()
                 .filter(reason -> strength(reason) >= Math.log(WORTH_TELLING))
@@ -241,19 +261,21 @@ public record Diagnosis(
     /** What each answer to a check would mean. */
     public List<Prospect> prospects(Check check) {
         Belief belief = belief();
-        return check.answers().stream()
-                .map(answer -> {
-                    Belief after = belief.after(check, answer);
-                    Cause leading = after.leading();
-                    return new Prospect(answer, belief.expects(check, answer), leading, after.of(leading));
-                })
-                .toList();
+        int number = model.number(check.code());
+        List<Prospect> prospects = new ArrayList<>();
+        for (int answer = 0; answer < check.answers().size(); answer++) {
+            Belief after = belief.after(number, answer);
+            Cause leading = after.leading();
+            prospects.add(new Prospect(
+                    check.answers().get(answer), belief.expects(number, answer), leading, after.of(leading)));
+        }
+        return prospects;
     }
 
     /** What making a check first saves until it holds, all in all (min). */
     public double saves(Check check) {
         Belief belief = belief();
-        return minutesOfMending(belief) - minutesWith(check, belief);
+        return mendingOrder(belief).minutes() - minutesWith(check, belief);
     }
 
     /** Whether a cause can be named: it is as good as sure, together with those that look alike. */
@@ -265,14 +287,14 @@ public record Diagnosis(
     /** How a finding speaks: how many times likelier it is under {@code cause} than under all others together (ratio). */
     public double speaksFor(Cause cause, String check) {
         Check made = model.check(check);
-        String answer = findings.get(check);
-        Belief prior = model.prior(known);
+        String answer = findings().get(check);
+        Map<Cause, Double> prior = model.shares(known);
         double others = 0;
         double weight = 0;
         for (Cause other : model.causes()) {
             if (other != cause) {
-                others += prior.of(other) * made.likelihood(other, answer);
-                weight += prior.of(other);
+                others += prior.get(other) * made.likelihood(other, answer);
+                weight += prior.get(other);
             }
         }
         return made.likelihood(cause, answer) / (others / weight);

@@ -45,7 +45,7 @@ public final class Drill {
         this.seed = seed;
         Random random = mixed(seed);
         this.story = Story.values()[random.nextInt(Story.values().length)];
-        this.trial = new Trial(model(), story.known, random);
+        this.trial = new Trial(model(), story.known, Trial.World.AS_THE_TABLE_SAYS, random);
     }
 
     private static LeakModel model() {
@@ -97,8 +97,11 @@ public final class Drill {
 
     private static double mean(Story story) {
         double sum = 0;
+        Trial.Finder finder = new Trial.Finder(model());
         for (int i = 0; i < TRIALS; i++) {
-            sum += new Trial(model(), story.known, mixed(i)).mendedBy(model()).all();
+            sum += new Trial(model(), story.known, Trial.World.AS_THE_TABLE_SAYS, mixed(i))
+                    .mendedBy(finder)
+                    .all();
         }
         return sum / TRIALS;
     }

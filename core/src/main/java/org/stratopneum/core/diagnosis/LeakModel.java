@@ -2,6 +2,7 @@ package org.stratopneum.core.diagnosis;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -11,7 +12,6 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
-import java.util.function.DoubleUnaryOperator;
 import org.stratopneum.core.job.Caution;
 
 /** The table of the leak finder, read and checked. */
@@ -27,6 +27,10 @@ public final class LeakModel {
     private final Map<Cause, Double> fixMinutes = new EnumMap<>(Cause.class);
     private final Map<Circumstance, Map<Cause, Double>> known = new EnumMap<>(Circumstance.class);
     private final List<Check> checks = new ArrayList<>();
+    private final Map<String, Integer> numbers = new HashMap<>();
+    private final Map<String, Cause> signs = new HashMap<>();
+    private final Map<Cause, List<String>> own = new EnumMap<>(Cause.class);
+    private LeakStates states;
 
     private LeakModel(AirSystem system) {
         causes = Cause.of(system);
@@ -51,6 +55,9 @@ public final class LeakModel {
                     model.fixMinutes.put(model.cause(words[1]), Double.valueOf(words[3]));
                 }
                 case "known" -> model.know(words);
+                case "sign" -> model.signs.put(words[1] + " " + words[2], model.cause(words[3]));
+                case "own" ->
+                    model.own.put(model.cause(words[1]), List.of(words).subList(2, words.length));
                 case "check" -> {
                     heads.add(words);
                     rows.put(words[1], new ArrayList<>());
@@ -62,12 +69,18 @@ public final class LeakModel {
             }
         }
         for (String[] head : heads) {
-            model.checks.add(model.check(head, rows.get(head[1]), after.getOrDefault(head[1], List.of())));
+            model.add(model.check(head, rows.get(head[1]), after.getOrDefault(head[1], List.of())));
         }
         if (!model.prior.keySet().containsAll(model.causes)) {
             throw new IllegalArgumentException("a cause has no prior");
         }
+        model.states = new LeakStates(model);
         return model;
+    }
+
+    private void add(Check check) {
+        numbers.put(check.code(), checks.size());
+        checks.add(check);
     }
 
     private Cause cause(String code) {
@@ -114,9 +127,13 @@ public final class LeakModel {
                 Double.parseDouble(head[3]),
                 answers,
                 likelihood,
-                rows.stream().anyMatch(row -> row[0].equals("overnight")),
+                new Check.Kind(says(rows, "overnight"), says(rows, "repeat"), says(rows, "bubbles-only")),
                 cautions(head[1], rows),
                 after);
+    }
+
+    private static boolean says(List<String[]> rows, String word) {
+        return rows.stream().anyMatch(row -> row[0].equals(word));
     }
 
     /** Each check says what can hurt whoever looks, even where it is nothing. */
@@ -133,31 +150,64 @@ public final class LeakModel {
                 looking[1].equals("none") ? Optional.empty() : Optional.of(Caution.valueOf(looking[1])), seen);
     }
 
-    /** By so much every likelihood may be off (ratio). */
-    private static final double SHAKEN = 0.3;
-
-    /** The same with every likelihood off by up to 30 %, and each row made to add up to one again. */
-    public LeakModel shaken(Random random) {
-        return changed(likelihood -> likelihood * (1 - SHAKEN + 2 * SHAKEN * random.nextDouble()));
+    /**
+     * The same, its numbers off: each times exp(spread z) with z standard normal, and each row made to add up to one again.
+     *
+     * @param likelihoods spread of the logarithms of likelihoods, {@code priors} of priors
+     */
+    public LeakModel shaken(Random random, double likelihoods, double priors) {
+        LeakModel other = like();
+        other.prior.replaceAll((cause, share) -> share * Math.exp(priors * random.nextGaussian()));
+        for (Check check : checks) {
+            Map<Cause, List<Double>> likelihood = new EnumMap<>(Cause.class);
+            for (Cause cause : causes) {
+                double[] changed = check.likelihood().get(cause).stream()
+                        .mapToDouble(value -> value * Math.exp(likelihoods * random.nextGaussian()))
+                        .toArray();
+                double sum = Arrays.stream(changed).sum();
+                likelihood.put(
+                        cause,
+                        Arrays.stream(changed).mapToObj(value -> value / sum).toList());
+            }
+            other.add(new Check(
+                    check.code(),
+                    check.minutes(),
+                    check.mess(),
+                    check.answers(),
+                    likelihood,
+                    check.kind(),
+                    check.cautions(),
+                    check.after()));
+        }
+        other.states = new LeakStates(other);
+        return other;
     }
 
     /** So many leaks of its own is the table's prior worth (Dirichlet; our judgement: a rider's own are few). */
     private static final double TABLE_COUNTS = 20;
 
     /**
-     * The same with the prior of a rider whose own leaks are known: (20 p + n) / (20 + sum of n).
+     * The same with the prior of a rider whose own leaks are known: (20 p + n) / (20 + sum of n). Valves of tubes that were
+     * noted before core and stem were told apart count for both, by the table.
      *
      * @param confirmed how often each cause was confirmed; causes of the other system are left out
      */
     public LeakModel withOwn(Map<Cause, Integer> confirmed) {
         LeakModel own = like();
-        own.checks.addAll(checks);
-        double all = causes.stream()
-                .mapToInt(cause -> confirmed.getOrDefault(cause, 0))
-                .sum();
+        checks.forEach(own::add);
+        own.states = states;
+        double valves = confirmed.getOrDefault(Cause.TUBE_VALVE, 0);
+        Map<Cause, Double> counts = new EnumMap<>(Cause.class);
+        for (Cause cause : causes) {
+            boolean valve = cause == Cause.TUBE_CORE || cause == Cause.TUBE_STEM;
+            double shared =
+                    valve ? valves * prior.get(cause) / (prior.get(Cause.TUBE_CORE) + prior.get(Cause.TUBE_STEM)) : 0;
+            counts.put(cause, confirmed.getOrDefault(cause, 0) + shared);
+        }
+        double all = counts.values().stream().mapToDouble(Double::doubleValue).sum();
         double table = prior.values().stream().mapToDouble(Double::doubleValue).sum();
-        prior.forEach((cause, share) -> own.prior.put(
-                cause, (TABLE_COUNTS * share / table + confirmed.getOrDefault(cause, 0)) / (TABLE_COUNTS + all)));
+        prior.forEach((cause, share) ->
+                own.prior.put(cause, (TABLE_COUNTS * share / table + counts.get(cause)) / (TABLE_COUNTS + all)));
         return own;
     }
 
@@ -166,38 +216,34 @@ public final class LeakModel {
         return causes.get(0) == Cause.NORMAL ? AirSystem.TUBELESS : AirSystem.TUBE;
     }
 
-    /** The same without its checks. */
+    /** The same without its checks and states. */
     private LeakModel like() {
         LeakModel other = new LeakModel(system());
         other.prior.putAll(prior);
         other.fixMinutes.putAll(fixMinutes);
         other.known.putAll(known);
+        other.signs.putAll(signs);
+        other.own.putAll(own);
         return other;
     }
 
-    private LeakModel changed(DoubleUnaryOperator change) {
-        LeakModel other = like();
-        for (Check check : checks) {
-            Map<Cause, List<Double>> likelihood = new EnumMap<>(Cause.class);
-            check.likelihood().forEach((cause, row) -> {
-                double[] changed =
-                        row.stream().mapToDouble(change::applyAsDouble).toArray();
-                double sum = Arrays.stream(changed).sum();
-                likelihood.put(
-                        cause,
-                        Arrays.stream(changed).mapToObj(value -> value / sum).toList());
-            });
-            other.checks.add(new Check(
-                    check.code(),
-                    check.minutes(),
-                    check.mess(),
-                    check.answers(),
-                    likelihood,
-                    check.overnight(),
-                    check.cautions(),
-                    check.after()));
-        }
-        return other;
+    /** The number of a check among {@link #checks}. */
+    int number(String check) {
+        return numbers.get(check);
+    }
+
+    /** The cause, with its look-alikes, that an answer points at. */
+    Optional<Cause> sign(String check, String answer) {
+        return Optional.ofNullable(signs.get(check + " " + answer));
+    }
+
+    /** The checks that tell of a cause or its look-alikes, the usual one first. */
+    List<String> ownChecks(Cause cause) {
+        return cause.alike().stream()
+                .filter(own::containsKey)
+                .map(own::get)
+                .findFirst()
+                .orElseThrow();
     }
 
     public List<Cause> causes() {
@@ -205,7 +251,7 @@ public final class LeakModel {
     }
 
     public List<Check> checks() {
-        return List.copyOf(checks);
+        return Collections.unmodifiableList(checks);
     }
 
     /** @throws NoSuchElementException where there is no such check */
@@ -226,24 +272,33 @@ public final class LeakModel {
         return fixMinutes.get(causes.get(cause));
     }
 
-    /** How likely each cause is before anything was looked at (ratios that add up to 1). */
+    /** What is believed before anything was looked at. */
     public Belief prior(Set<Circumstance> circumstances) {
-        double[] weight = new double[causes.size()];
-        for (int i = 0; i < weight.length; i++) {
-            Cause cause = causes.get(i);
-            weight[i] = prior.get(cause);
+        Map<Cause, Double> shares = shares(circumstances);
+        return new Belief(
+                states, states.weights(causes.stream().mapToDouble(shares::get).toArray()));
+    }
+
+    /** How common each cause is before anything was looked at (ratios that add up to 1). */
+    Map<Cause, Double> shares(Set<Circumstance> circumstances) {
+        Map<Cause, Double> shares = new EnumMap<>(Cause.class);
+        for (Cause cause : causes) {
+            double weight = prior.get(cause);
             for (Circumstance circumstance : circumstances) {
-                weight[i] *= known.getOrDefault(circumstance, Map.of()).getOrDefault(cause, 1.0);
+                weight *= known.getOrDefault(circumstance, Map.of()).getOrDefault(cause, 1.0);
             }
+            shares.put(cause, weight);
         }
-        return new Belief(causes, weight);
+        double sum = shares.values().stream().mapToDouble(Double::doubleValue).sum();
+        shares.replaceAll((cause, weight) -> weight / sum);
+        return shares;
     }
 
     /** How many times a circumstance raises the odds of a cause, the others being known too (ratio). */
     double times(Circumstance circumstance, Cause cause, Set<Circumstance> all) {
         Set<Circumstance> without = EnumSet.copyOf(all);
         without.remove(circumstance);
-        return odds(prior(all).of(cause)) / odds(prior(without).of(cause));
+        return odds(shares(all).get(cause)) / odds(shares(without).get(cause));
     }
 
     private static double odds(double probability) {

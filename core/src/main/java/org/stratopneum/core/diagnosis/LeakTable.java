@@ -5,7 +5,9 @@ package org.stratopneum.core.diagnosis;
  * that a number is changed here and nowhere else. In each block of a check the first line names it, its minutes and its
  * mess, and its answers; a line for a cause says how likely each answer is there, and "others" speaks for all causes that
  * have no line. "caution" says what can hurt whoever looks, "caution-if" what can by what was seen;
- * "overnight" that the wheel stands for a night meanwhile.
+ * "overnight" that the wheel stands for a night meanwhile. "repeat" says that a check may be made again after a mending in
+ * vain, "bubbles-only" that a leak which shows only when ridden, warm or at another pressure is not seen there; "sign" which
+ * cause an answer points at, "own" which checks tell of a cause, the usual one first.
  */
 final class LeakTable {
 
@@ -38,8 +40,8 @@ final class LeakTable {
             # no hole lies under a sealed bed, but for the valve's
             known bed-sealed tape .05
             known rate-normal normal 6 new-settling 2 tape .5 cut .3
-            known rate-leak normal .1
-            known rate-fast normal .01 new-settling .1 sealant-low .4 tape 2 cut 4 tread-hole 1.5 core 1.2
+            known rate-leak normal .02
+            known rate-fast normal .001 new-settling .1 sealant-low .4 tape 2 cut 4 tread-hole 1.5 core 1.2
 
             check look-over 2 0 clear object wet-spot white-dots cut
             caution ROTATING
@@ -60,18 +62,57 @@ final class LeakTable {
             sealant-low .05 .60 .35
             others .65 .30 .05
 
-            check soap-valve-tip 2 0 clear bubbles
+            check spray 2 .5 clear valve-tip valve-foot tread flank-many flank-one bead spoke-holes
+            caution CEILING
+            caution-if spoke-holes RIM_CAVITY
+            repeat
+            bubbles-only
+            core .20 .73 .03 .01 .01 .00 .01 .01
+            valve-base .25 .04 .50 .01 .01 .00 .02 .17
+            bead .22 .01 .01 .01 .02 .01 .70 .02
+            sidewall .20 .01 .01 .01 .68 .07 .01 .01
+            new-settling .33 .01 .01 .02 .49 .01 .12 .01
+            tape .25 .02 .05 .01 .01 .00 .02 .64
+            tread-hole .20 .01 .01 .74 .01 .01 .01 .01
+            cut .12 .01 .01 .52 .03 .29 .01 .01
+            rim-dent .28 .01 .01 .01 .01 .00 .64 .04
+            rim-crack .45 .01 .02 .01 .01 .00 .05 .45
+            sealant-low .58 .04 .02 .11 .10 .02 .09 .04
+            normal .94 .01 .01 .01 .01 .00 .01 .01
+
+            check soap-tread 4 0 clear bubbles
+            caution ROTATING
+            repeat
+            bubbles-only
+            tread-hole .12 .88
+            cut .35 .65
+            sealant-low .88 .12
+            others .96 .04
+
+            check wet-object 1 0 clear bubbles
+            caution SEALANT
+            bubbles-only
+            tread-hole .12 .88
+            cut .30 .70
+            others .95 .05
+
+            check soap-valve-tip 1 0 clear bubbles
             caution none
+            repeat
+            bubbles-only
             core .10 .90
             others .97 .03
 
             check wiggle-nut 3 0 clear loose bubbles
             caution none
+            repeat
             valve-base .13 .32 .55
             others .94 .03 .03
 
             check soap-bead 5 0 clear bubbles line-dips
             caution CEILING
+            repeat
+            bubbles-only
             bead .10 .70 .20
             new-settling .70 .25 .05
             rim-dent .30 .60 .10
@@ -79,6 +120,8 @@ final class LeakTable {
 
             check soap-flank 4 0 clear bubbles one-spot
             caution none
+            repeat
+            bubbles-only
             sidewall .10 .80 .10
             new-settling .25 .70 .05
             cut .60 .05 .35
@@ -88,6 +131,8 @@ final class LeakTable {
             caution RIM_CAVITY
             caution-if bubbles RIM_CAVITY
             caution-if bubbles-near-valve RIM_CAVITY
+            repeat
+            bubbles-only
             tape .15 .75 .10
             valve-base .50 .10 .40
             rim-crack .40 .55 .05
@@ -109,6 +154,8 @@ final class LeakTable {
             check tub 10 3 clear valve tread flank bead nipples
             caution CEILING
             caution-if nipples RIM_CAVITY
+            repeat
+            bubbles-only
             core .07 .89 .01 .01 .01 .01
             valve-base .10 .60 .01 .01 .01 .27
             bead .10 .01 .01 .01 .86 .01
@@ -137,7 +184,53 @@ final class LeakTable {
             sealant-low .20 .01 .01 .03 .75
             others .90 .02 .02 .03 .03
 
+            sign look-over object tread-hole
+            sign look-over wet-spot tread-hole
+            sign look-over cut tread-hole
+            sign wet-object bubbles tread-hole
+            sign spray tread tread-hole
+            sign tub tread tread-hole
+            sign soap-tread bubbles tread-hole
+            sign spray flank-one tread-hole
+            sign soap-flank one-spot tread-hole
+            sign soap-valve-tip bubbles core
+            sign spray valve-tip core
+            sign wiggle-nut loose valve-base
+            sign wiggle-nut bubbles valve-base
+            sign spray valve-foot valve-base
+            sign soap-bead bubbles bead
+            sign soap-bead line-dips bead
+            sign spray bead bead
+            sign tub bead bead
+            sign look-rim dent bead
+            sign soap-flank bubbles sidewall
+            sign spray flank-many sidewall
+            sign tub flank sidewall
+            sign look-over white-dots sidewall
+            sign soap-nipples bubbles tape
+            sign soap-nipples bubbles-near-valve tape
+            sign spray spoke-holes tape
+            sign tub nipples tape
+            sign shake rattle sealant-low
+            sign dip low sealant-low
+            sign dip dry sealant-low
+            sign look-rim crack rim-crack
+
+            own normal compare-gauge hold-test
+            own sidewall soap-flank spray tub look-over
+            own sealant-low shake dip
+            own core soap-valve-tip spray tub
+            own valve-base wiggle-nut spray tub
+            own bead soap-bead spray tub
+            own tape soap-nipples spray tub
+            own tread-hole soap-tread spray tub wet-object
+            own rim-crack look-rim
+
+            # an object is wetted where one was seen
+            after wet-object look-over object
+
             # nobody opens a tire before one of these points there
+            after tire-off spray spoke-holes
             after tire-off soap-nipples bubbles
             after tire-off soap-nipples bubbles-near-valve
             after tire-off tub nipples
@@ -149,7 +242,9 @@ final class LeakTable {
             cause tube-object .45 15
             cause tube-pinch .25 15
             cause tube-rimside .12 15
-            cause tube-valve .18 15
+            # tightened or renewed with the tube in its place
+            cause tube-core .11 2
+            cause tube-stem .07 15
 
             known hit tube-pinch 4
             known ridden-low tube-pinch 4
@@ -160,9 +255,11 @@ final class LeakTable {
             tube-object .5 .5
             others .95 .05
 
-            check soap-valve-tip 2 0 clear bubbles
+            check soap-valve-tip 1 0 clear bubbles
             caution none
-            tube-valve .3 .7
+            repeat
+            tube-core .15 .85
+            tube-stem .90 .10
             others .97 .03
 
             check tube-in-water 15 2 clear slits inner-side outer-side valve
@@ -170,7 +267,8 @@ final class LeakTable {
             tube-pinch .03 .88 .03 .03 .03
             tube-rimside .03 .03 .88 .03 .03
             tube-object .03 .03 .03 .88 .03
-            tube-valve .03 .03 .03 .03 .88
+            tube-stem .03 .03 .03 .03 .88
+            tube-core .35 .02 .02 .02 .59
             """;
 
     private LeakTable() {}

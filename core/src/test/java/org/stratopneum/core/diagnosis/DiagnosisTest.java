@@ -9,7 +9,6 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -25,8 +24,9 @@ class DiagnosisTest {
         return Diagnosis.begun(LeakModel.of(system), Set.of(known));
     }
 
+    /** One for each cause alone, and one more for each second one. */
     private static double sum(Belief belief) {
-        return belief.causes().stream().mapToDouble(belief::of).sum();
+        return belief.causes().stream().mapToDouble(belief::of).sum() - belief.ofTwo();
     }
 
     @ParameterizedTest
@@ -54,7 +54,7 @@ class DiagnosisTest {
 
     /** What is most telling for a cause at each check makes it, or its look-alikes, the leader. */
     @ParameterizedTest
-    @EnumSource
+    @EnumSource(mode = EnumSource.Mode.EXCLUDE, names = "TUBE_VALVE")
     void everyCauseCanBecomeTheLeader(Cause cause) {
         AirSystem system = Cause.of(AirSystem.TUBE).contains(cause) ? AirSystem.TUBE : AirSystem.TUBELESS;
         Diagnosis diagnosis = begun(system);
@@ -62,6 +62,10 @@ class DiagnosisTest {
             diagnosis = diagnosis.found(check.code(), tellingFor(cause, check, diagnosis.model()));
         }
         assertThat(diagnosis.belief().leading().alike()).contains(cause);
+    }
+
+    private static Belief after(LeakModel model, Check check, String answer) {
+        return Diagnosis.begun(model, Set.of()).found(check.code(), answer).belief();
     }
 
     private static double ratio(Cause cause, Check check, String answer, LeakModel model) {
@@ -91,7 +95,7 @@ class DiagnosisTest {
                             .mapToDouble(cause -> check.likelihood(cause, answer))
                             .max()
                             .orElseThrow();
-                    Belief after = before.after(check, answer);
+                    Belief after = after(model, check, answer);
                     model.causes().stream()
                             .filter(cause -> check.likelihood(cause, answer) == most)
                             .forEach(cause -> assertThat(after.of(cause))
@@ -111,7 +115,7 @@ class DiagnosisTest {
                     .allSatisfy(check -> assertThat(check.answers())
                             .as(check.code())
                             .anySatisfy(answer -> assertThat(
-                                            before.after(check, answer).ranking())
+                                            after(model, check, answer).ranking())
                                     .isNotEqualTo(before.ranking())));
         }
     }
@@ -143,7 +147,10 @@ class DiagnosisTest {
     @Test
     void oneNumberOfTheTableChangesANextCheck() {
         String text = LeakTable.TUBELESS;
-        LeakModel blunt = LeakModel.read(text.replace("core .10 .90", "core .90 .10"), AirSystem.TUBELESS);
+        LeakModel blunt = LeakModel.read(
+                text.replace(
+                        "tread-hole .20 .01 .01 .74 .01 .01 .01 .01", "tread-hole .92 .01 .01 .02 .01 .01 .01 .01"),
+                AirSystem.TUBELESS);
         Set<Circumstance> known = Set.of(Circumstance.NOT_NEW_SETUP);
         Set<String> changed = new HashSet<>();
         for (Diagnosis.Mode mode : Diagnosis.Mode.values()) {
@@ -179,11 +186,10 @@ class DiagnosisTest {
 
     @Test
     void whatIsNotInTheTableIsRefused() {
-        LeakModel model = LeakModel.of(AirSystem.TUBE);
         assertThatThrownBy(() -> begun(AirSystem.TUBE).found("dip", "low")).isInstanceOf(InvalidInputException.class);
         assertThatThrownBy(() -> begun(AirSystem.TUBELESS).found("dip", "deep"))
                 .isInstanceOf(InvalidInputException.class);
-        assertThatThrownBy(() -> new Diagnosis(model, Set.of(), Map.of(), Set.of(), List.of(Cause.BEAD)))
+        assertThatThrownBy(() -> begun(AirSystem.TUBE).mendedInVain(Cause.BEAD))
                 .isInstanceOf(InvalidInputException.class);
     }
 
@@ -193,23 +199,33 @@ class DiagnosisTest {
         Diagnosis diagnosis = begun(AirSystem.TUBELESS).found("soap-valve-tip", "bubbles");
         assertThat(diagnosis.speaksFor(Cause.CORE, "soap-valve-tip")).isCloseTo(30, within(1e-9));
         assertThat(diagnosis.belief().leading()).isEqualTo(Cause.CORE);
-        assertThat(diagnosis.worthMending(diagnosis.belief())).isEqualTo(Cause.CORE);
-    }
-
-    private static double odds(Diagnosis diagnosis) {
-        double core = diagnosis.belief().of(Cause.CORE);
-        return core / (1 - core);
+        assertThat(diagnosis.mendingOrder(diagnosis.belief()).first()).isEqualTo(Cause.CORE);
     }
 
     @Test
-    void whatWasMendedInVainAndWhatCannotBeCheckedHereIsNotOfferedAgain() {
-        Diagnosis before = begun(AirSystem.TUBELESS).found("soap-valve-tip", "bubbles");
-        assertThat(odds(before.mendedInVain(Cause.CORE)))
-                .as("a failed hold test leaves 0.08 of it (docs/handbook, page 6)")
-                .isCloseTo(0.08 * odds(before), within(1e-9));
-        Diagnosis here = new Diagnosis(
-                LeakModel.of(AirSystem.TUBELESS), Set.of(), Map.of(), Set.of("tub", "look-over"), List.of());
+    void whatCannotBeCheckedHereIsNotOfferedAndWhatWasMadeOnlyAfterAMend() {
+        Diagnosis here =
+                new Diagnosis(LeakModel.of(AirSystem.TUBELESS), Set.of(), List.of(), Set.of("tub", "look-over"));
         assertThat(here.open()).extracting(Check::code).doesNotContain("tub", "look-over", "tire-off");
+        Diagnosis seen = begun(AirSystem.TUBELESS).found("look-over", "clear").found("spray", "bead");
+        assertThat(seen.open()).extracting(Check::code).doesNotContain("look-over", "spray");
+        Diagnosis again = seen.mendedInVain(Cause.BEAD);
+        assertThat(again.open()).extracting(Check::code).contains("spray").doesNotContain("look-over");
+        assertThat(again.signs()).as("a sign of before the mending").isEmpty();
+        assertThat(again.found("spray", "tread").signs()).containsExactly(Cause.TREAD_HOLE);
+        assertThat(again.findings()).containsEntry("spray", "bead");
+        assertThat(again.failedFixes()).containsExactly(Cause.BEAD);
+    }
+
+    /** An object is wetted only where one was seen. */
+    @Test
+    void onlyAnObjectThatWasSeenIsWetted() {
+        assertThat(begun(AirSystem.TUBELESS).found("look-over", "clear").open())
+                .extracting(Check::code)
+                .doesNotContain("wet-object");
+        assertThat(begun(AirSystem.TUBELESS).found("look-over", "object").open())
+                .extracting(Check::code)
+                .contains("wet-object");
     }
 
     /** What can hurt somebody is part of the table (common practice, no source): a crack is never looked for without it. */

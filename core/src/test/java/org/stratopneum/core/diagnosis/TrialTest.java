@@ -2,22 +2,27 @@ package org.stratopneum.core.diagnosis;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.function.Predicate;
-import java.util.function.Supplier;
 import java.util.function.ToDoubleFunction;
-import java.util.stream.IntStream;
-import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
-/** Hidden faults, 1,000 in each of six contexts (docs/handbook, page 6; the bench has 10,000 and prints all figures). */
+/** Hidden faults in six contexts (docs/handbook, page 6; the bench has more of them and prints all figures). */
 class TrialTest {
 
-    private static final int FAULTS = 1000;
+    /** As many in each context as the page asks for, and as many as a quick look allows. */
+    private static final int MANY = 1000;
+
+    private static final int FEW = 150;
     private static final LeakModel MODEL = LeakModel.of(AirSystem.TUBELESS);
+    private static final Trial.World TABLE = Trial.World.AS_THE_TABLE_SAYS;
 
     private static final List<Set<Circumstance>> CONTEXTS = List.of(
             Set.of(Circumstance.NOT_NEW_SETUP),
@@ -27,45 +32,41 @@ class TrialTest {
             Set.of(Circumstance.LEVER, Circumstance.NOT_NEW_SETUP),
             Set.of(Circumstance.RATE_FAST, Circumstance.NOT_NEW_SETUP));
 
-    /** What came of one fault, looked for in each way; every way has the same fault and the same answers. */
-    private record Run(
-            Trial.Spent ours,
-            Trial.Spent offByAThird,
-            Trial.Spent tradesOrder,
-            Trial.Spent anyOrder,
-            Cause fault,
-            Trial.Named named,
-            Trial.Named byAllChecks) {
+    /** What came of one fault, looked for by the finder and by the trade. */
+    private record Run(Trial.Spent ours, Trial.Spent trades) {}
 
-        static Run of(Set<Circumstance> known, int seed) {
-            Supplier<Trial> trial = () -> new Trial(MODEL, known, random(seed));
-            return new Run(
-                    trial.get().mendedBy(MODEL),
-                    trial.get().mendedBy(MODEL.shaken(random(-1 - seed))),
-                    trial.get().mendedInTradesOrder(),
-                    trial.get().mendedInAnyOrder(),
-                    trial.get().fault(),
-                    trial.get().namedBy(MODEL),
-                    trial.get().namedByAllChecks());
+    private static List<Run> runs(int faults, Trial.World world, double likelihoods, double priors) {
+        List<Run> runs = new ArrayList<>();
+        for (Set<Circumstance> known : CONTEXTS) {
+            Trial.Finder finder = new Trial.Finder(MODEL);
+            for (int seed = 0; seed < faults; seed++) {
+                LeakModel truth = likelihoods == 0 ? MODEL : MODEL.shaken(random(-1 - seed / 100), likelihoods, priors);
+                runs.add(new Run(
+                        new Trial(truth, known, world, random(seed)).mendedBy(finder),
+                        new Trial(truth, known, world, random(seed)).mendedInTradesOrder()));
+            }
         }
+        return runs;
     }
 
-    /** All of them, as many in each context. */
-    private static List<Run> runs;
-
-    @BeforeAll
-    static void runThemOnce() {
-        runs = CONTEXTS.parallelStream()
-                .flatMap(known -> IntStream.range(0, FAULTS).mapToObj(seed -> Run.of(known, seed)))
-                .toList();
-    }
-
-    private static double mean(ToDoubleFunction<Run> asked) {
+    private static double mean(List<Run> runs, ToDoubleFunction<Run> asked) {
         return runs.stream().mapToDouble(asked).average().orElseThrow();
     }
 
-    private static double share(Predicate<Run> asked) {
-        return mean(run -> asked.test(run) ? 1 : 0);
+    private static double share(List<Run> runs, Predicate<Run> asked) {
+        return mean(runs, run -> asked.test(run) ? 1 : 0);
+    }
+
+    private static double within(List<Run> runs, int fixes) {
+        return share(runs, run -> run.ours.fixes() <= fixes);
+    }
+
+    private static double looking(List<Run> runs) {
+        return mean(runs, run -> run.ours.checking()) / mean(runs, run -> run.trades.checking());
+    }
+
+    private static double inAll(List<Run> runs) {
+        return mean(runs, run -> run.ours.all()) / mean(runs, run -> run.trades.all());
     }
 
     /** Seeds that follow each other begin alike: they are mixed first. */
@@ -73,48 +74,83 @@ class TrialTest {
         return new Random(new SplittableRandom(seed).nextLong());
     }
 
+    /** The wanted figures of the page. */
+    @Tag("all")
     @Test
-    void whoMendsSoonMendsWithinTwoOrThreeFixes() {
-        assertThat(share(run -> run.ours.fixes() <= 2)).as("within two").isGreaterThanOrEqualTo(0.94);
-        assertThat(share(run -> run.ours.fixes() <= 3)).as("within three").isGreaterThanOrEqualTo(0.98);
-        assertThat(share(run -> run.ours.opened())).as("opened only to look").isLessThanOrEqualTo(0.02);
+    void itHoldsSoonAndLittleIsLookedAt() {
+        List<Run> runs = runs(MANY, TABLE, 0, 0);
+        assertThat(within(runs, 2)).as("within two fixes").isGreaterThanOrEqualTo(0.95);
+        assertThat(within(runs, 3)).as("within three").isGreaterThanOrEqualTo(0.98);
+        assertThat(looking(runs)).as("looking, against the trade").isLessThanOrEqualTo(0.50);
+        assertThat(inAll(runs)).as("minutes in all").isLessThanOrEqualTo(0.63);
+        assertThat(share(runs, run -> run.ours.messy())).as("tub or tire off").isLessThanOrEqualTo(0.3);
+        assertThat(share(runs, run -> run.ours.night())).as("a night").isLessThanOrEqualTo(0.02);
     }
 
+    /** The same of few faults, with two standard errors of room. */
     @Test
-    void whoMendsSoonSpendsLessThanTheTrade() {
-        double all = mean(run -> run.ours.all());
-        assertThat(all / mean(run -> run.tradesOrder.all()))
-                .as("minutes in all")
-                .isLessThanOrEqualTo(0.75);
-        assertThat(all / mean(run -> run.anyOrder.all()))
-                .as("against any order")
-                .isLessThanOrEqualTo(0.75);
-        // half was hoped for: our yardstick stops looking at the first sign, and then looks for 23 minutes in the mean
-        assertThat(mean(run -> run.ours.checking()) / mean(run -> run.tradesOrder.checking()))
-                .as("minutes of looking")
-                .isLessThanOrEqualTo(0.80);
+    void itHoldsSoonForAFewFaults() {
+        List<Run> runs = runs(FEW, TABLE, 0, 0);
+        assertThat(within(runs, 2)).isGreaterThanOrEqualTo(0.935);
+        assertThat(within(runs, 3)).isGreaterThanOrEqualTo(0.97);
+        assertThat(looking(runs)).isLessThanOrEqualTo(0.53);
+        assertThat(inAll(runs)).isLessThanOrEqualTo(0.66);
+        assertThat(share(runs, run -> run.ours.messy())).isLessThanOrEqualTo(0.33);
+        assertThat(share(runs, run -> run.ours.night())).isLessThanOrEqualTo(0.02);
     }
 
-    @Test
-    void aModelThatIsOffByAThirdLosesLittle() {
-        double right = share(run -> run.ours.fixes() <= 2);
-        assertThat(share(run -> run.offByAThird.fixes() <= 2)).isGreaterThanOrEqualTo(right - 0.03);
+    /** Worlds that are not as the table says: likelihoods off, all off together, leaks that never bubble. */
+    @Tag("all")
+    @ParameterizedTest
+    @CsvSource({
+        "0, 0, 0, 0, 0.8, 0, 0.925, 0.70",
+        "0.1, 0.1, 0, 0.1, 0.5, 0.7, 0.84, 0.63",
+        "0, 0, 0.1, 0, 0, 0, 0.92, 0.70"
+    })
+    void aWorldThatDiffersCostsLittle(
+            double two,
+            double mendsFail,
+            double neverBubble,
+            double random,
+            double likelihoods,
+            double priors,
+            double withinTwo,
+            double inAll) {
+        List<Run> runs = runs(MANY, new Trial.World(two, mendsFail, neverBubble, random, 0), likelihoods, priors);
+        assertThat(within(runs, 2)).isGreaterThanOrEqualTo(withinTwo);
+        assertThat(inAll(runs)).isLessThanOrEqualTo(inAll);
+        assertThat(within(runs, 2))
+                .as("better than the trade")
+                .isGreaterThan(share(runs, run -> run.trades.fixes() <= 2));
     }
 
     @Test
     void whoNamesItFirstIsNearlyAsRightAsWithAllChecksInLessTime() {
-        double named = share(run -> run.named.cause().alike().contains(run.fault));
-        double all = share(run -> run.byAllChecks.cause().alike().contains(run.fault));
-        assertThat(named).isGreaterThanOrEqualTo(all - 0.02);
-        assertThat(mean(run -> run.named.minutes()) / mean(run -> run.byAllChecks.minutes()))
-                .isLessThanOrEqualTo(0.70);
+        double named = 0;
+        double all = 0;
+        double minutes = 0;
+        double allMinutes = 0;
+        for (Set<Circumstance> known : CONTEXTS) {
+            for (int seed = 0; seed < FEW; seed++) {
+                Trial trial = new Trial(MODEL, known, TABLE, random(seed));
+                Trial.Named first = trial.namedBy(MODEL);
+                Trial.Named second = new Trial(MODEL, known, TABLE, random(seed)).namedByAllChecks();
+                named += first.cause().alike().contains(trial.fault()) ? 1 : 0;
+                all += second.cause().alike().contains(trial.fault()) ? 1 : 0;
+                minutes += first.minutes();
+                allMinutes += second.minutes();
+            }
+        }
+        assertThat(named / all).isGreaterThanOrEqualTo(0.97);
+        assertThat(minutes / allMinutes).isLessThanOrEqualTo(0.70);
     }
 
     @Test
     void theSameSeedIsTheSameFaultWithTheSameAnswers() {
-        Trial one = new Trial(MODEL, Set.of(), new Random(5));
-        Trial other = new Trial(MODEL, Set.of(), new Random(5));
+        Trial one = new Trial(MODEL, Set.of(), TABLE, new Random(5));
+        Trial other = new Trial(MODEL, Set.of(), TABLE, new Random(5));
+        Trial.Finder finder = new Trial.Finder(MODEL);
         assertThat(one.fault()).isEqualTo(other.fault());
-        assertThat(one.mendedBy(MODEL)).isEqualTo(other.mendedBy(MODEL));
+        assertThat(one.mendedBy(finder)).isEqualTo(other.mendedBy(finder));
     }
 }

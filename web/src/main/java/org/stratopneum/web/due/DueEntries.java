@@ -35,6 +35,7 @@ class DueEntries {
     private final BikeAdvisor advisor;
     private final WheelDues wheelDues;
     private final FollowUpMapper followUps;
+    private final List<OpenWork> openWork;
     private final Shelf shelf;
     private final Logbook logbook;
     private final Wording wording;
@@ -45,6 +46,7 @@ class DueEntries {
             BikeAdvisor advisor,
             WheelDues wheelDues,
             FollowUpMapper followUps,
+            List<OpenWork> openWork,
             Shelf shelf,
             Logbook logbook,
             Wording wording) {
@@ -53,6 +55,7 @@ class DueEntries {
         this.advisor = advisor;
         this.wheelDues = wheelDues;
         this.followUps = followUps;
+        this.openWork = openWork;
         this.shelf = shelf;
         this.logbook = logbook;
         this.wording = wording;
@@ -95,6 +98,11 @@ class DueEntries {
                 bike.wheel(position)
                         .ifPresent(wheel -> known.all(wheel, window(advice, position))
                                 .forEach(item -> sort(matter(bike, wheel, item), item, known, plain, marked)));
+            }
+        }
+        for (OpenWork work : openWork) {
+            for (OpenWork.Begun begun : work.begun()) {
+                matter(begun, bikes, rider).ifPresent(entry -> sort(entry, null, known, plain, marked));
             }
         }
         for (FollowUp followUp : followUps.open()) {
@@ -167,6 +175,28 @@ class DueEntries {
             case JOB_CARD, JOB_WAIT, HOLD_TEST -> "/cards";
             default -> wheel;
         };
+    }
+
+    /** Of a wheel that is in a bike; what hangs on the wall waits. */
+    private Optional<DueEntry> matter(OpenWork.Begun begun, List<BikeState> bikes, Rider rider) {
+        for (BikeState bike : bikes) {
+            for (WheelPosition position : WheelPosition.values()) {
+                boolean there = bike.wheel(position)
+                        .filter(wheel -> wheel.wheelId().equals(begun.wheelId()))
+                        .isPresent();
+                if (there) {
+                    return Optional.of(new DueEntry(
+                            begun.key(),
+                            begun.wheelId(),
+                            bike.name() + " " + wording.of("position", position),
+                            wording.text(begun.message()),
+                            begun.path(),
+                            DueEntry.Kind.CARD,
+                            LocalDate.ofInstant(begun.since(), rider.zoneId())));
+                }
+            }
+        }
+        return Optional.empty();
     }
 
     private DueEntry matter(FollowUp followUp) {

@@ -16,6 +16,7 @@ import org.stratopneum.core.diagnosis.Circumstance;
 import org.stratopneum.core.diagnosis.Diagnosis;
 import org.stratopneum.core.diagnosis.LeakModel;
 import org.stratopneum.core.diagnosis.Spot;
+import org.stratopneum.core.diagnosis.Step;
 import org.stratopneum.core.diagnosis.WheelMap;
 import org.stratopneum.web.platform.fault.NotThereException;
 
@@ -39,21 +40,40 @@ record Search(
         return new Search(system, known, Diagnosis.Mode.MEND_SOON, List.of(), List.of());
     }
 
-    /** With one answer more; an earlier one to the same is replaced. */
+    /** With one answer more; an earlier one to the same is replaced, unless something was mended between. */
     Search with(SearchStep step) {
-        List<SearchStep> more = new ArrayList<>(
-                steps.stream().filter(other -> !other.sameMatter(step)).toList());
+        int last = lastOf(step);
+        boolean again = last >= 0
+                && step.kind() != SearchStep.Kind.MENDED
+                && (step.kind() == SearchStep.Kind.NOT_HERE || !mendedAfter(last));
+        List<SearchStep> more = new ArrayList<>(steps);
+        if (again) {
+            more.remove(last);
+        }
         more.add(step);
         return new Search(system, known, mode, more, spots);
     }
 
     Search without(SearchStep step) {
-        return new Search(
-                system,
-                known,
-                mode,
-                steps.stream().filter(other -> !other.sameMatter(step)).toList(),
-                spots);
+        int last = lastOf(step);
+        List<SearchStep> less = new ArrayList<>(steps);
+        if (last >= 0) {
+            less.remove(last);
+        }
+        return new Search(system, known, mode, less, spots);
+    }
+
+    private int lastOf(SearchStep step) {
+        for (int i = steps.size() - 1; i >= 0; i--) {
+            if (steps.get(i).sameMatter(step)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private boolean mendedAfter(int number) {
+        return steps.subList(number, steps.size()).stream().anyMatch(step -> step.kind() == SearchStep.Kind.MENDED);
     }
 
     Search with(Spot spot) {
@@ -84,14 +104,23 @@ record Search(
         return new Search(system, known, other, steps, spots);
     }
 
-    /** Answers by their checks, that of the map where it says something else. */
-    Map<String, String> findings(Integer spokes) {
-        Map<String, String> findings = new LinkedHashMap<>();
-        steps.stream()
-                .filter(step -> step.kind() == SearchStep.Kind.SEEN)
-                .forEach(step -> findings.put(step.code(), step.answer()));
-        findings.putAll(WheelMap.findings(system, spots, spokes));
-        return findings;
+    /** What was done, in its order; the last answer to a check gives way to the map where that says something else. */
+    private List<Step> done(Integer spokes) {
+        Map<String, String> marked = new LinkedHashMap<>(WheelMap.findings(system, spots, spokes));
+        List<Step> done = new ArrayList<>();
+        for (int i = steps.size() - 1; i >= 0; i--) {
+            SearchStep step = steps.get(i);
+            switch (step.kind()) {
+                case SEEN -> {
+                    String mark = marked.remove(step.code());
+                    done.add(0, new Step.Seen(step.code(), mark == null ? step.answer() : mark));
+                }
+                case MENDED -> done.add(0, new Step.MendedInVain(cause(step.code())));
+                case NOT_HERE -> {}
+            }
+        }
+        marked.forEach((check, answer) -> done.add(new Step.Seen(check, answer)));
+        return done;
     }
 
     /**
@@ -103,20 +132,20 @@ record Search(
             return new Diagnosis(
                     model,
                     known,
-                    findings(spokes),
-                    codes(SearchStep.Kind.NOT_HERE).collect(Collectors.toSet()),
-                    codes(SearchStep.Kind.MENDED).map(Search::cause).toList());
+                    done(spokes),
+                    steps.stream()
+                            .filter(step -> step.kind() == SearchStep.Kind.NOT_HERE)
+                            .map(SearchStep::code)
+                            .collect(Collectors.toSet()));
         } catch (InvalidInputException unknown) {
             throw new NotThereException();
         }
     }
 
-    private Stream<String> codes(SearchStep.Kind kind) {
-        return steps.stream().filter(step -> step.kind() == kind).map(SearchStep::code);
-    }
-
+    /** A valve that was mended before core and stem were told apart was a new tube. */
     private static Cause cause(String code) {
-        return Cause.coded(code).orElseThrow(NotThereException::new);
+        Cause cause = Cause.coded(code).orElseThrow(NotThereException::new);
+        return cause == Cause.TUBE_VALVE ? Cause.TUBE_STEM : cause;
     }
 
     /** The first place that was seen, by the clock. */

@@ -16,6 +16,8 @@ import org.stratopneum.web.platform.wording.FormView;
  * @param mend what to mend now, or null
  * @param end how it ended, or null while it goes on
  * @param others checks that may be made instead
+ * @param notes what is worth knowing beside the next step
+ * @param two that there may be two causes
  * @param tested what a hold test has said since, or null
  * @param hole where a hole in a tube lies, or null
  */
@@ -30,6 +32,8 @@ record SearchPage(
         List<Other> others,
         List<Ranked> ranking,
         String own,
+        List<String> notes,
+        String two,
         List<Said> said,
         WheelMap map,
         Hole hole,

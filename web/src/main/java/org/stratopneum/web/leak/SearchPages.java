@@ -34,6 +34,9 @@ class SearchPages {
     /** Causes below this are not listed (ratio). */
     private static final double TOO_UNLIKELY = 0.004;
 
+    /** From so much on it is said that some leaks never bubble (ratio; our judgement). */
+    private static final double MAY_BE_SILENT = 0.15;
+
     private final Wording wording;
     private final SearchWording words;
     private final ProblemWording problemWording;
@@ -90,6 +93,8 @@ class SearchPages {
                 open ? others(diagnosis, look) : List.of(),
                 ranking(diagnosis, belief),
                 own ? wording.text("search.own") : null,
+                open ? notes(diagnosis, belief) : List.of(),
+                belief.ofTwo() > 0 ? wording.text("search.two", SearchWording.percent(belief.ofTwo())) : null,
                 said(search),
                 search.system() == AirSystem.TUBELESS ? map(search, asked) : null,
                 search.system() == AirSystem.TUBE ? hole(asked) : null,
@@ -131,9 +136,11 @@ class SearchPages {
 
     private SearchPage.Mend mend(Cause cause, Diagnosis diagnosis, Belief belief, Diagnosis.Mode mode) {
         List<Cause> group = group(cause, diagnosis);
-        double likely = group.stream().mapToDouble(belief::of).sum();
+        double likely = likely(cause, group, belief);
         String why = mode == Diagnosis.Mode.MEND_SOON
-                ? wording.text("search.mend.why", SearchWording.percent(likely))
+                ? wording.text(
+                        bySeenObject(cause, diagnosis) ? "search.mend.object" : "search.mend.why",
+                        SearchWording.percent(likely))
                 : wording.text(diagnosis.named() ? "search.named" : "search.not-named", SearchWording.percent(likely));
         return new SearchPage.Mend(
                 cause.name(),
@@ -153,6 +160,27 @@ class SearchPages {
                         .toList(),
                 cause != Cause.RIM_CRACK,
                 SearchStep.mended(cause.code()).text());
+    }
+
+    private static boolean bySeenObject(Cause cause, Diagnosis diagnosis) {
+        return cause.alike().contains(Cause.TREAD_HOLE)
+                && "object".equals(diagnosis.findings().get("look-over"));
+    }
+
+    private static double likely(Cause cause, List<Cause> group, Belief belief) {
+        return group.size() > 1 ? belief.ofAlike(cause) : belief.of(cause);
+    }
+
+    /** What is worth knowing beside the next step. */
+    private List<String> notes(Diagnosis diagnosis, Belief belief) {
+        List<String> notes = new ArrayList<>();
+        if (!diagnosis.failedFixes().isEmpty()) {
+            notes.add(wording.text("search.note.in-vain"));
+        }
+        if (belief.ofSilent() >= MAY_BE_SILENT) {
+            notes.add(wording.text("search.note.silent"));
+        }
+        return notes;
     }
 
     /** Those that look alike, until the remedy that they share was tried. */
@@ -181,7 +209,7 @@ class SearchPages {
                 continue;
             }
             told.addAll(group);
-            double likely = group.stream().mapToDouble(belief::of).sum();
+            double likely = likely(cause, group, belief);
             if (likely >= TOO_UNLIKELY) {
                 ranking.add(ranked(cause, group, likely, diagnosis));
             }

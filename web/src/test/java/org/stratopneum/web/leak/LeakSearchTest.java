@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
@@ -86,7 +87,8 @@ class LeakSearchTest {
         String search = begin();
         Map<String, String> before = ranking(rider.get(search).body());
         String page = post(search, "acts", "act", "seen.soap-valve-tip.bubbles");
-        assertThat(ranking(page).get("the valve core")).isEqualTo("80 %");
+        assertThat(Integer.parseInt(ranking(page).get("the valve core").replaceAll("\\D", "")))
+                .isBetween(70, 90);
         assertThat(page).contains("Wet the valve tip: Bubbles: 30 times likelier");
         page = post(search, "acts", "act", "back:seen.soap-valve-tip.bubbles");
         assertThat(ranking(page)).isEqualTo(before);
@@ -98,8 +100,8 @@ class LeakSearchTest {
     @Test
     void afterASignItLeadsToTheCardThatMendsIt() {
         String search = begin();
-        post(search, "acts", "act", "seen.soap-valve-tip.bubbles");
-        String page = post(search, "acts", "act", "seen.tub.valve");
+        post(search, "acts", "act", "seen.look-over.clear");
+        String page = post(search, "acts", "act", "seen.soap-valve-tip.bubbles");
         assertThat(page)
                 .contains("Mend it now: the valve core", "job=SERVICE_VALVE", "the hold test after it is the proof");
     }
@@ -149,6 +151,26 @@ class LeakSearchTest {
                         .orElseThrow())
                 .as("the one that stands open")
                 .endsWith(search);
+    }
+
+    /** With an object seen the answer is to mend it, not three more checks. */
+    @Test
+    void anObjectThatWasSeenIsMended() {
+        String search = begin();
+        String page = post(search, "acts", "act", "seen.look-over.object");
+        assertThat(page).contains("Mend it now: a hole in the tread", "No more looking needed", "job=PLUG_AND_PATCH");
+        page = post(search, "acts", "act", "mended.tread-hole.");
+        assertThat(page).contains("Still losing air. Either the mend did not take", "There may be two causes");
+    }
+
+    @Test
+    void anOpenSearchStandsInToDoAndOnHomeUntilItEnds() {
+        String search = begin();
+        for (String page : List.of("/agenda", "/")) {
+            assertThat(rider.get(page).body()).as(page).contains("go on with the search for its leak", wheel + "/leak");
+        }
+        post(search, "give-up");
+        assertThat(rider.get("/agenda").body()).doesNotContain("go on with the search");
     }
 
     @Test

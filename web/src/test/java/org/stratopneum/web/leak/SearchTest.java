@@ -114,12 +114,30 @@ class SearchTest {
                 .anyMatch(check -> check.code().equals("tub"));
     }
 
+    /** After a mending in vain a check is made again: both answers stand, and the last is taken back first. */
+    @Test
+    void anAnswerOfBeforeAMendingStands() {
+        Search mended = NOTHING.with(SearchStep.seen("spray", "bead")).with(SearchStep.mended("bead"));
+        Search again = mended.with(SearchStep.seen("spray", "clear")).with(SearchStep.seen("spray", "tread"));
+        assertThat(again.steps())
+                .containsExactly(
+                        SearchStep.seen("spray", "bead"), SearchStep.mended("bead"), SearchStep.seen("spray", "tread"));
+        assertThat(again.without(SearchStep.seen("spray", "tread"))).isEqualTo(mended);
+        assertThat(SearchAddress.read(parameters(again))).isEqualTo(again);
+        Search old = Search.begun(AirSystem.TUBE, Set.of()).with(SearchStep.mended("tube-valve"));
+        assertThat(old.diagnosis(LeakModel.of(AirSystem.TUBE), null).failedFixes())
+                .as("from before core and stem were told apart")
+                .containsExactly(Cause.TUBE_STEM);
+    }
+
     @Test
     void aPlaceThatWasMarkedWinsOverTheButtonUntilItIsTakenAway() {
         Search clear = NOTHING.with(SearchStep.seen("soap-bead", "clear"));
         Search marked = clear.with(new Spot(Spot.Zone.BEAD_LEFT, 4));
-        assertThat(marked.findings(32)).containsEntry("soap-bead", "bubbles");
-        assertThat(marked.without(new Spot(Spot.Zone.BEAD_LEFT, 4)).findings(32))
+        assertThat(marked.diagnosis(MODEL, 32).findings()).containsEntry("soap-bead", "bubbles");
+        assertThat(marked.without(new Spot(Spot.Zone.BEAD_LEFT, 4))
+                        .diagnosis(MODEL, 32)
+                        .findings())
                 .containsEntry("soap-bead", "clear");
         assertThat(marked.with(new Spot(Spot.Zone.BEAD_LEFT, 4)).spots())
                 .as("once")

@@ -21,6 +21,7 @@ import org.stratopneum.core.diagnosis.Circumstance;
 import org.stratopneum.core.diagnosis.Diagnosis;
 import org.stratopneum.core.diagnosis.LeakContext;
 import org.stratopneum.core.diagnosis.LeakModel;
+import org.stratopneum.core.diagnosis.Step;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.leak.LeakClass;
 import org.stratopneum.web.leak.SearchWording;
@@ -51,8 +52,11 @@ class DiagnosisNextCalculator {
     /** @param jobCard null where there is nothing to mend, or nothing that a rider mends */
     record MendNow(String cause, Job jobCard, String why) {}
 
-    /** @param done whether no further look is worth its minutes */
-    record Answer(List<LikelyCause> causes, NextCheck nextCheck, MendNow mendNow, boolean done) {}
+    /**
+     * @param two how likely there is a second cause (ratio)
+     * @param done whether no further look is worth its minutes
+     */
+    record Answer(List<LikelyCause> causes, double two, NextCheck nextCheck, MendNow mendNow, boolean done) {}
 
     @PostMapping(path = "/api/v1/calc/diagnosis/next", consumes = MediaType.APPLICATION_JSON_VALUE)
     Answer next(HttpServletRequest request) throws IOException {
@@ -70,8 +74,11 @@ class DiagnosisNextCalculator {
         model.ifPresent(found -> checkCodes(found, notPossible, fields));
         List<Cause> failedFixes =
                 model.map(found -> causes(found, failed, fields)).orElse(List.of());
-        Optional<Diagnosis> diagnosis = model.flatMap(found ->
-                fields.build(() -> new Diagnosis(found, known, findings, Set.copyOf(notPossible), failedFixes)));
+        List<Step> steps = new ArrayList<>();
+        findings.forEach((check, answer) -> steps.add(new Step.Seen(check, answer)));
+        failedFixes.forEach(cause -> steps.add(new Step.MendedInVain(cause)));
+        Optional<Diagnosis> diagnosis =
+                model.flatMap(found -> fields.build(() -> new Diagnosis(found, known, steps, Set.copyOf(notPossible))));
         fields.finish();
         return answer(diagnosis.orElseThrow(), mode);
     }
@@ -128,6 +135,7 @@ class DiagnosisNextCalculator {
                                         .map(words::reason)
                                         .toList()))
                         .toList(),
+                belief.ofTwo(),
                 next.check() == null ? null : nextCheck(next.check(), diagnosis),
                 next.mend() == null ? null : mendNow(next.mend(), belief),
                 next.check() == null);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.pressure.BikeAdvice;
@@ -14,6 +15,7 @@ import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.tire.TireOnRim;
+import org.stratopneum.web.due.OpenWork;
 import org.stratopneum.web.due.WheelDues;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
@@ -51,6 +53,7 @@ class TodayService {
     private final ShedTrips trips;
     private final WheelDues wheelDues;
     private final OwnNumber ownNumber;
+    private final List<OpenWork> openWork;
 
     TodayService(
             Garage garage,
@@ -62,7 +65,9 @@ class TodayService {
             LogOutcomes outcomes,
             ShedTrips trips,
             WheelDues wheelDues,
-            OwnNumber ownNumber) {
+            OwnNumber ownNumber,
+            List<OpenWork> openWork) {
+        this.openWork = openWork;
         this.ownNumber = ownNumber;
         this.wheelDues = wheelDues;
         this.windows = windows;
@@ -94,19 +99,35 @@ class TodayService {
         return new TodayPage(
                 cards,
                 shed(cards),
-                open.stream().map(card -> said(card, rider, now)).toList());
+                Stream.concat(open.stream().map(card -> said(card, rider, now)), begun(bikes, rider))
+                        .toList());
     }
 
     private TodayPage.Open said(OpenCards.OpenCard card, Rider rider, Instant now) {
         boolean waits = card.waitsUntil() != null && now.isBefore(card.waitsUntil());
         return new TodayPage.Open(
-                card.card(),
-                card.wheelId(),
+                "/cards/" + card.card() + "?wheel=" + card.wheelId(),
                 wording.of("job", card.job()),
                 card.bike() + " " + wording.of("position", card.position()),
                 waits
                         ? wording.text("card.waits", DateText.moment(card.waitsUntil(), rider.zoneId()))
                         : wording.text("today.card.open"));
+    }
+
+    /** What was begun on wheels that are in a bike. */
+    private Stream<TodayPage.Open> begun(List<BikeState> bikes, Rider rider) {
+        return openWork.stream()
+                .flatMap(work -> work.begun().stream())
+                .flatMap(begun -> bikes.stream()
+                        .flatMap(bike -> Stream.of(WheelPosition.values())
+                                .filter(position -> bike.wheel(position)
+                                        .filter(wheel -> wheel.wheelId().equals(begun.wheelId()))
+                                        .isPresent())
+                                .map(position -> new TodayPage.Open(
+                                        begun.path(),
+                                        wording.text(begun.message()),
+                                        bike.name() + " " + wording.of("position", position),
+                                        wording.text("agenda.since", DateText.date(begun.since(), rider.zoneId()))))));
     }
 
     private String shed(List<BikeCard> cards) {

@@ -37,37 +37,28 @@ class DiagnosisCalculatorTest {
         throw new AssertionError("no " + cause);
     }
 
-    private static double sum(JsonNode answer) {
-        double sum = 0;
-        for (JsonNode found : answer.get("causes")) {
-            sum += found.get("probability").asDouble();
-        }
-        return sum;
-    }
-
-    /** docs/handbook, page 6: the priors as they stand, and by hand 0.12 x 0.90 against 0.88 x 0.03: 80.4 %. */
+    /** docs/handbook, page 6, worked values of a wheel of which nothing is known but that it is not new. */
     @Test
     void theTablesPriorIsMovedByTheTablesLikelihoods() {
-        JsonNode nothing = ask("{\"system\": \"TUBELESS\"}");
-        assertThat(probability(nothing, "core")).isCloseTo(0.12, within(1e-9));
-        assertThat(probability(nothing, "sealant-low")).isCloseTo(0.17, within(1e-9));
-        assertThat(sum(nothing)).isCloseTo(1, within(1e-9));
+        String asked = "{\"system\": \"TUBELESS\", \"context\": {\"newSetup\": false}%s}";
+        JsonNode nothing = ask(asked.formatted(""));
+        assertThat(probability(nothing, "core")).isCloseTo(0.1440, within(0.0005));
+        assertThat(probability(nothing, "sealant-low")).isCloseTo(0.2010, within(0.0005));
+        assertThat(nothing.get("two").asDouble()).isCloseTo(0.1068, within(0.0005));
+        assertThat(nothing.at("/nextCheck/code").asString()).isEqualTo("look-over");
         assertThat(nothing.at("/nextCheck/answers").size()).isGreaterThan(1);
         assertThat(nothing.at("/nextCheck/why").asString()).isNotBlank();
         assertThat(nothing.get("mendNow").isNull()).isTrue();
         assertThat(nothing.get("done").asBoolean()).isFalse();
 
-        JsonNode bubbles = ask("{\"system\": \"TUBELESS\", \"findings\": {\"soap-valve-tip\": \"bubbles\"}}");
-        assertThat(probability(bubbles, "core")).isCloseTo(0.108 / (0.108 + 0.88 * 0.03), within(1e-9));
-        assertThat(bubbles.at("/causes/0/code").asString()).isEqualTo("core");
-        assertThat(bubbles.at("/causes/0/reasons/0").asString()).contains("30 times likelier");
-    }
-
-    /** docs/handbook, page 6: a failed hold test multiplies its cause by 0.08. */
-    @Test
-    void aMendingInVainLeavesItsEighthPercent() {
-        JsonNode answer = ask("{\"system\": \"TUBELESS\", \"failedFixes\": [\"core\"]}");
-        assertThat(probability(answer, "core")).isCloseTo(0.12 * 0.08 / (0.88 + 0.12 * 0.08), within(1e-9));
+        JsonNode object = ask(asked.formatted(", \"findings\": {\"look-over\": \"object\"}"));
+        assertThat(probability(object, "tread-hole")).isCloseTo(0.6803, within(0.0005));
+        assertThat(object.at("/mendNow/cause").asString()).isEqualTo("tread-hole");
+        assertThat(object.at("/causes/0/reasons/0").asString()).contains("times likelier");
+        JsonNode vain = ask(asked.formatted(
+                ", \"findings\": {\"look-over\": \"clear\", \"spray\": \"bead\"}, \"failedFixes\": [\"bead\"]"));
+        assertThat(probability(vain, "sealant-low")).isCloseTo(0.3880, within(0.0005));
+        assertThat(probability(vain, "bead")).isCloseTo(0.2720, within(0.0005));
     }
 
     /** docs/handbook, page 6: sealant older than 120 days multiplies "sealant low" by six. */
@@ -103,7 +94,7 @@ class DiagnosisCalculatorTest {
                 + " \"findings\": {\"tube-in-water\": \"slits\"}, \"mode\": \"NAME_IT\"}");
         assertThat(answer.at("/mendNow/cause").asString()).isEqualTo("tube-pinch");
         assertThat(answer.at("/mendNow/jobCard").asString()).isEqualTo("PATCH_TUBE");
-        assertThat(answer.get("causes").size()).isEqualTo(4);
+        assertThat(answer.get("causes").size()).isEqualTo(5);
     }
 
     @ParameterizedTest
