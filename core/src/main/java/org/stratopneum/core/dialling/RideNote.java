@@ -9,8 +9,9 @@ import org.stratopneum.core.check.Range;
  * @param logRatio natural logarithm of the pressure at the start over what the chain gives without a personal factor
  *     (no unit)
  * @param sameGround whether it was ridden on the ground that is dialled in; other ground counts half
+ * @param afterChange whether another tire or rim was put on since the note before
  */
-public record RideNote(double logRatio, Feel feel, boolean sameGround) {
+public record RideNote(double logRatio, Feel feel, boolean sameGround, boolean afterChange) {
 
     /** From a third to three times of what the chain gives. */
     public static final Range LOG_RATIO = Range.closed(-1.1, 1.1, "");
@@ -19,5 +20,10 @@ public record RideNote(double logRatio, Feel feel, boolean sameGround) {
         Problems problems = new Problems();
         problems.check("logRatio", logRatio, LOG_RATIO);
         problems.throwIfAny();
+    }
+
+    /** Tire and rim are those of the note before. */
+    public RideNote(double logRatio, Feel feel, boolean sameGround) {
+        this(logRatio, feel, sameGround, false);
     }
 }

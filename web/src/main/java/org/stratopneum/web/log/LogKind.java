@@ -42,6 +42,10 @@ public enum LogKind {
     /** All that tells which pressure suits the rider. */
     public static final List<LogKind> DIALLING = List.of(RIDDEN, OWN_PRESSURE, DIALLING_RESET);
 
+    /** The same, and what sets it back to doubt: another tire, another wheel. */
+    public static final List<LogKind> LEARNING =
+            List.of(RIDDEN, OWN_PRESSURE, DIALLING_RESET, TIRE_FITTED, WHEELSET_MOUNTED);
+
     /** All that tells how a wheel was set up. */
     public static final List<LogKind> SETTING_UP = List.of(
             TIRE_FITTED,

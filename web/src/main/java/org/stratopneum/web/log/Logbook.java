@@ -97,7 +97,7 @@ public class Logbook {
 
     private void tell(List<LogEntry> entries) {
         Set<UUID> bikes = entries.stream()
-                .filter(entry -> LogKind.DIALLING.contains(entry.kind()))
+                .filter(entry -> LogKind.LEARNING.contains(entry.kind()))
                 .map(entry -> entry.subject().bikeId())
                 .collect(Collectors.toSet());
         if (!bikes.isEmpty()) {

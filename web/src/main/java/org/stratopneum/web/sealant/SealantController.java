@@ -1,7 +1,6 @@
 package org.stratopneum.web.sealant;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -96,11 +95,10 @@ class SealantController {
     String answer(
             @PathVariable UUID id,
             @RequestParam UUID entry,
-            @RequestParam LocalDate on,
             @RequestParam Map<String, String> typed,
             HttpServletResponse response,
             Model model) {
-        return after(id, service.explain(id, entry, on, typed), response, model);
+        return after(id, service.explain(id, entry, typed), response, model);
     }
 
     @PostMapping("/wheels/{id}/sealant/dips/strike")

@@ -160,10 +160,11 @@ class SealantService {
      * @throws NotThereException when this rider has no such wheel, or nothing is asked of it on that day
      */
     @Transactional
-    Outcome explain(UUID wheelId, UUID entry, LocalDate on, Map<String, String> typed) {
+    Outcome explain(UUID wheelId, UUID entry, Map<String, String> typed) {
         SealantAsked asked = ask(wheelId);
         WheelSealant liquid = asked.liquid().orElseThrow(NotThereException::new);
         FormReader reader = new FormReader(typed);
+        LocalDate on = reader.day("on").orElseThrow(NotThereException::new);
         Optional<LogDetail.DipExplained.Reason> reason = reader.choice("reason", LogDetail.DipExplained.Reason.class);
         if (reader.isBlank("reason")) {
             reader.fault("reason", Problem.MISSING);

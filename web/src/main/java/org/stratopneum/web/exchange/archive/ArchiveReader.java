@@ -251,7 +251,7 @@ class ArchiveReader implements Importer {
                 return 0;
             }
             entries.stream()
-                    .filter(entry -> LogKind.DIALLING.contains(entry.kind()))
+                    .filter(entry -> LogKind.LEARNING.contains(entry.kind()))
                     .map(entry -> entry.subject().bikeId())
                     .forEach(bikes::add);
             try {

@@ -112,7 +112,7 @@ class CsvImporter implements Importer {
         public List<Problem> read(List<String> cells) {
             CsvRows.Read read = rows.read(cells);
             read.entries().stream()
-                    .filter(entry -> LogKind.DIALLING.contains(entry.kind()))
+                    .filter(entry -> LogKind.LEARNING.contains(entry.kind()))
                     .forEach(entry -> bikes.add(entry.subject().bikeId()));
             if (read.problems().isEmpty() && progress.fine()) {
                 batch.addAll(read.entries());

@@ -5,10 +5,12 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.dialling.NoteDoubt;
 import org.stratopneum.core.dialling.PersonalFactor;
 import org.stratopneum.core.dialling.RideNote;
 import org.stratopneum.core.pressure.Ground;
@@ -41,12 +43,22 @@ public class PressureLearning {
      * All that the log says of one wheel.
      *
      * @param notes what counts since the last reset, oldest first
+     * @param changedSince whether another tire or wheel was put on after the last of them
      * @param ownKpa the rider's own number (kPa gauge), or null
      */
-    public record Learned(List<Counted> notes, Double ownKpa) {
+    public record Learned(List<Counted> notes, boolean changedSince, Double ownKpa) {
 
         public PersonalFactor factor() {
-            return PersonalFactor.after(notes.stream().map(Counted::note).toList());
+            PersonalFactor factor = PersonalFactor.after(said());
+            return changedSince ? factor.afterChange() : factor;
+        }
+
+        public Set<NoteDoubt> doubts() {
+            return NoteDoubt.of(said());
+        }
+
+        private List<RideNote> said() {
+            return notes.stream().map(Counted::note).toList();
         }
     }
 
@@ -87,7 +99,7 @@ public class PressureLearning {
     /** @param bike the bike, for its usual ground */
     @Transactional(readOnly = true)
     public Map<WheelPosition, Learned> learned(BikeState bike) {
-        return learned(bike, logbook.ofBike(bike.id(), LogKind.DIALLING));
+        return learned(bike, logbook.ofBike(bike.id(), LogKind.LEARNING));
     }
 
     /** @param rows entries of the bike, oldest first */
@@ -99,7 +111,7 @@ public class PressureLearning {
     }
 
     private Map<WheelPosition, Learned> learned(UUID bikeId, List<GroundRow> usual) {
-        return learned(logbook.ofBike(bikeId, LogKind.DIALLING), usual);
+        return learned(logbook.ofBike(bikeId, LogKind.LEARNING), usual);
     }
 
     private Map<WheelPosition, Learned> learned(List<LogRow> rows, List<GroundRow> usual) {
@@ -113,22 +125,32 @@ public class PressureLearning {
     private Learned learned(List<LogRow> rows, WheelPosition position, List<GroundRow> usual) {
         List<Counted> notes = new ArrayList<>();
         Double own = null;
+        UUID tire = null;
+        boolean changed = false;
         for (LogRow row : rows) {
             LogDetail detail = logbook.detailOf(row);
             boolean here = position.name().equals(row.names().position());
             if (detail instanceof Ridden ridden) {
-                note(row, ridden, position, usual).ifPresent(note -> notes.add(new Counted(note, row)));
+                Optional<RideNote> note = note(row, ridden, position, usual, changed);
+                note.ifPresent(found -> notes.add(new Counted(found, row)));
+                changed &= note.isEmpty();
+            } else if (detail instanceof LogDetail.WheelsetMounted) {
+                changed = true;
+            } else if (here && detail instanceof LogDetail.TireFitted) {
+                changed |= tire != null && !tire.equals(row.subject().tireId());
+                tire = row.subject().tireId();
             } else if (here && detail instanceof LogDetail.OwnPressure typed) {
                 own = typed.gaugeKpa();
             } else if (here && detail instanceof LogDetail.DiallingReset) {
                 notes.clear();
             }
         }
-        return new Learned(notes, own);
+        return new Learned(notes, changed, own);
     }
 
     /** Silence counts as nothing, and so does a note without the pressure that it is about. */
-    private static Optional<RideNote> note(LogRow row, Ridden ridden, WheelPosition position, List<GroundRow> usual) {
+    private static Optional<RideNote> note(
+            LogRow row, Ridden ridden, WheelPosition position, List<GroundRow> usual, boolean changed) {
         WheelNote said = position == WheelPosition.REAR ? ridden.rear() : ridden.front();
         if (said == null || said.startKpa() == null || said.chainKpa() == null) {
             return Optional.empty();
@@ -138,7 +160,7 @@ public class PressureLearning {
         if (!RideNote.LOG_RATIO.contains(logRatio)) {
             return Optional.empty();
         }
-        return said.counts().map(feel -> new RideNote(logRatio, feel, sameGround(ridden.ground(), usual)));
+        return said.counts().map(feel -> new RideNote(logRatio, feel, sameGround(ridden.ground(), usual), changed));
     }
 
     private static boolean sameGround(Map<Ground, Double> ridden, List<GroundRow> usual) {

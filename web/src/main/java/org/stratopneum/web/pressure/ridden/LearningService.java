@@ -96,7 +96,7 @@ class LearningService {
 
     /** @param faulty the wheel whose own number is faulty, or null, and {@code form} what was typed for it */
     private LearningPage page(BikeState bike, Rider rider, LogOutcome outcome, WheelPosition faulty, FormView form) {
-        List<LogRow> rows = logbook.ofBike(bike.id(), LogKind.DIALLING);
+        List<LogRow> rows = logbook.ofBike(bike.id(), LogKind.LEARNING);
         Map<WheelPosition, PressureLearning.Learned> learned = dialling.learned(bike, rows);
         Optional<BikeAdvice> anybody =
                 BikeAdvisor.usualRide(bike, rider.bodyKg()).flatMap(ride -> advisor.adviseAnybody(bike, ride));
@@ -159,7 +159,7 @@ class LearningService {
                 told.flatMap(found -> bike.hand().shows(found))
                         .map(shown -> wording.text("gauge.on", bike.hand().name(), PressureText.text(shown, unit)))
                         .orElse(null),
-                said(wheel, learned, chain, unit, rider),
+                said(wheel, learned, chain, unit),
                 learned.notes().isEmpty()
                         ? null
                         : chain.map(found -> drawing(learned, found, unit)).orElse(null),
@@ -176,11 +176,7 @@ class LearningService {
     }
 
     private List<String> said(
-            WheelState wheel,
-            PressureLearning.Learned learned,
-            Optional<GaugePressure> chain,
-            PressureUnit unit,
-            Rider rider) {
+            WheelState wheel, PressureLearning.Learned learned, Optional<GaugePressure> chain, PressureUnit unit) {
         List<String> said = new ArrayList<>();
         PersonalFactor factor = learned.factor();
         chain.ifPresent(found -> {
@@ -192,16 +188,11 @@ class LearningService {
                     learned.notes().size(),
                     Numbers.fixed(factor.factor(), 3)));
         });
-        wheel.tire()
-                .filter(tire -> !learned.notes().isEmpty())
-                .filter(tire -> tire.since().isAfter(last(learned)))
-                .ifPresent(tire ->
-                        said.add(wording.text("dialling.other-tire", DateText.date(tire.since(), rider.zoneId()))));
+        if (learned.changedSince() && !learned.notes().isEmpty()) {
+            said.add(wording.text("dialling.other-tire", wording.of("position", wheel.position())));
+        }
+        learned.doubts().forEach(doubt -> said.add(wording.of("dialling.doubt", doubt)));
         return said;
-    }
-
-    private static Instant last(PressureLearning.Learned learned) {
-        return learned.notes().get(learned.notes().size() - 1).row().happenedAt();
     }
 
     private static GaugePressure times(GaugePressure pressure, double factor) {

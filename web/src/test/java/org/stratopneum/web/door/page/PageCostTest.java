@@ -27,7 +27,7 @@ import org.stratopneum.web.support.TypedBike;
 @Isolated
 class PageCostTest {
 
-    private static final int MOST_QUERIES = 11;
+    private static final int MOST_QUERIES = 9;
     private static final int FIRST_LOAD = 200_000;
     private static final int MOST_AT_THE_BENCH = 11;
     private static final int MOST_OVER_ALL = 14;

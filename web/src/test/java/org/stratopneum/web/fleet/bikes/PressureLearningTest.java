@@ -17,6 +17,7 @@ import org.stratopneum.core.dialling.Feel;
 import org.stratopneum.core.dialling.PersonalFactor;
 import org.stratopneum.core.dialling.RideNote;
 import org.stratopneum.core.pressure.Ground;
+import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogSubject;
@@ -78,7 +79,8 @@ class PressureLearningTest {
 
     @Test
     void theKeptFactorIsThatOfAllNotes() {
-        assertThat(rear()).isEqualTo(LearnedPressure.NOTHING);
+        assertThat(rear().notes()).isZero();
+        assertThat(rear().factor()).isCloseTo(1, within(1e-9));
         ride(1, ridden(USUAL, 1.0, Feel.TOO_HARD));
         ride(2, ridden(USUAL, 0.9, Feel.RIGHT));
         ride(3, ridden(OTHER, 0.95, Feel.TOO_SOFT));
@@ -119,6 +121,30 @@ class PressureLearningTest {
         ride(4, ridden(USUAL, 1.0, Feel.TOO_SOFT));
         assertThat(rear().factor())
                 .isCloseTo(learned(new RideNote(0, Feel.TOO_SOFT, true)).factor(), within(1e-9));
+    }
+
+    private void fits(int day, UUID tire) {
+        rider.does(() -> logbook.write(TestGarage.entry(
+                SPRING.plus(Duration.ofDays(day)),
+                LogSubject.wheel(parts.bike(), parts.rear(), tire),
+                new LogDetail.TireFitted(SetupKind.TUBELESS, false, null))));
+    }
+
+    /** Another tire widens the band and keeps the factor; the same one put back does not. */
+    @Test
+    void anotherTireWidensTheBand() {
+        fits(0, parts.rearTire());
+        ride(1, ridden(USUAL, 1.0, Feel.TOO_HARD));
+        LearnedPressure before = rear();
+        fits(2, parts.rearTire());
+        assertThat(rear()).isEqualTo(before);
+        fits(3, parts.frontTire());
+        assertThat(rear().factor()).isCloseTo(before.factor(), within(0.01));
+        assertThat(rear().high() - rear().low()).isGreaterThan(1.2 * (before.high() - before.low()));
+        ride(4, ridden(USUAL, 0.9, Feel.RIGHT));
+        RideNote after = new RideNote(Math.log(0.9), Feel.RIGHT, true, true);
+        assertThat(rear().factor())
+                .isCloseTo(learned(new RideNote(0, Feel.TOO_HARD, true), after).factor(), within(1e-9));
     }
 
     @Test
