@@ -182,7 +182,7 @@ class PersonalFactorTest {
     @Test
     void aChangeIsFollowed() {
         Random random = new Random(307);
-        int riders = 150;
+        int riders = 100;
         int held = 0;
         List<Integer> found = new ArrayList<>();
         for (int rider = 0; rider < riders; rider++) {
@@ -195,7 +195,7 @@ class PersonalFactorTest {
                         new RideNote(ratio, felt(ratio - now + 0.06 * random.nextGaussian(), random), true, ride == 7));
             }
             held += factor.low() <= Math.exp(truth + 0.10) && Math.exp(truth + 0.10) <= factor.high() ? 1 : 0;
-            if (rider < 40) {
+            if (rider < 25) {
                 found.add(notesUntilFound(truth, random));
             }
         }

@@ -93,13 +93,13 @@ class SealantTrialTest {
         assertThat(outcome.missAfterAll).isLessThanOrEqualTo(miss);
     }
 
-    /** The same of few wheels, with the room that so few need: two standard errors. */
+    /** The same of few wheels, with the room that so few need: three standard errors. */
     @Test
     void itHoldsForAFewWheels() {
-        Outcome outcome = follow(new TireOnRim(60, 622, 30.0, 30, null).section(), 80, 611);
+        Outcome outcome = follow(new TireOnRim(60, 622, 30.0, 30, null).section(), 50, 611);
         for (int look = 0; look < LOOKS.length; look++) {
-            assertThat(outcome.heldLater[look]).isBetween(0.70, 0.95);
-            assertThat(outcome.heldThatDay[look]).isBetween(0.74, 0.97);
+            assertThat(outcome.heldLater[look]).isBetween(0.68, 0.97);
+            assertThat(outcome.heldThatDay[look]).isBetween(0.70, 0.98);
         }
         assertThat(outcome.missAfterAll).isLessThanOrEqualTo(0.19);
     }

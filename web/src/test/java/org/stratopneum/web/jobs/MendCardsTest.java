@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.util.Map;
 import java.util.UUID;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.stratopneum.core.job.Job;
@@ -41,13 +42,28 @@ class MendCardsTest {
     }
 
     @Test
+    void aMendOfATubelessWheelIsProvenByAHoldTest() {
+        mendsAreProven(Job.SERVICE_VALVE, Job.MEND_BEAD, Job.SETTLE, Job.RETAPE);
+    }
+
+    @Tag("all")
+    @Test
     void everyMendOfATubelessWheelIsProvenByAHoldTest() {
+        mendsAreProven(
+                Job.SERVICE_VALVE,
+                Job.MEND_BEAD,
+                Job.PLUG_AND_PATCH,
+                Job.RIM_DENT,
+                Job.SETTLE,
+                Job.RETAPE,
+                Job.SEW_FLANK);
+    }
+
+    private void mendsAreProven(Job... jobs) {
         Guest rider = Guest.withAccount(site);
         TypedBike.enter(rider);
         String wheel = rear(rider);
-        for (Job job : new Job[] {
-            Job.SERVICE_VALVE, Job.MEND_BEAD, Job.PLUG_AND_PATCH, Job.RIM_DENT, Job.SETTLE, Job.RETAPE, Job.SEW_FLANK
-        }) {
+        for (Job job : jobs) {
             JobCard card = JobCard.begin(rider, wheel, job.name());
             card.goOn();
             assertThat(card.page()).as(job.name()).contains("It waits until");

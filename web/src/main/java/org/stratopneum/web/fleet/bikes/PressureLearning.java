@@ -7,9 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
 import org.stratopneum.core.dialling.NoteDoubt;
 import org.stratopneum.core.dialling.PersonalFactor;
 import org.stratopneum.core.dialling.RideNote;
@@ -33,10 +37,12 @@ public class PressureLearning {
 
     private final GarageMapper mapper;
     private final Logbook logbook;
+    private final ApplicationEventPublisher listeners;
 
-    PressureLearning(GarageMapper mapper, Logbook logbook) {
+    PressureLearning(GarageMapper mapper, Logbook logbook, ApplicationEventPublisher listeners) {
         this.mapper = mapper;
         this.logbook = logbook;
+        this.listeners = listeners;
     }
 
     /**
@@ -85,8 +91,19 @@ public class PressureLearning {
         mapper.bikesDialled().forEach(this::refit);
     }
 
-    /** What suits the rider on a wheel by a version of the model that is no longer kept. */
+    /** What is kept of a bike comes from another version of the model. */
+    record Outdated(UUID bikeId) {}
+
+    /** Once whoever asked has their answer, it is kept by the present version. */
+    @TransactionalEventListener(phase = TransactionPhase.AFTER_COMPLETION)
+    @Transactional(propagation = Propagation.REQUIRES_NEW)
+    void outdated(Outdated event) {
+        refit(event.bikeId);
+    }
+
+    /** What suits the rider on a wheel, where another version of the model is kept. */
     LearnedPressure anew(UUID bikeId, WheelPosition position) {
+        listeners.publishEvent(new Outdated(bikeId));
         return dialled(learned(bikeId, mapper.groundsOf(bikeId)).get(position));
     }
 

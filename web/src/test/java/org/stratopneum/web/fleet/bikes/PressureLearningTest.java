@@ -165,6 +165,9 @@ class PressureLearningTest {
         double factor = rear().factor();
         rider.does(() -> jdbc.update("update dialled set model = model + 1, factor = 1.5"));
         assertThat(rear().factor()).isCloseTo(factor, within(1e-12));
+        assertThat(rider.asks(() -> jdbc.queryForList("select distinct model from dialled", Integer.class)))
+                .as("and kept, so that the next page need not")
+                .containsExactly(PersonalFactor.MODEL);
     }
 
     /** A start pressure is as read: when it turns out how the gauge stood, what was learned from it changes. */
