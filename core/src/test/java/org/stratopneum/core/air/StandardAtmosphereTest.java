@@ -22,9 +22,13 @@ class StandardAtmosphereTest {
         "0, 1013.25",
         "500, 954.61",
         "1000, 898.75",
+        "1500, 845.56",
         "2000, 794.95",
         "3000, 701.09",
-        "5000, 540.20"
+        "4000, 616.40",
+        "5000, 540.20",
+        "6000, 471.81",
+        "8000, 356.00"
     })
     void agreesWithTheStandard(double heightM, double hpa) {
         assertThat(StandardAtmosphere.at(heightM).kpa()).isCloseTo(hpa / 10, within(0.02));
