@@ -302,4 +302,15 @@ class WheelSealantTest {
         assertThat(post("dips", "depths", "21 21")).startsWith("302");
         assertThat(page()).contains("2 readings of that day make one dip");
     }
+
+    /** Said where the bike is entered; with a tube there is no such liquid. */
+    @Test
+    void aBikeIsEnteredWithSealantInItsTires() {
+        for (String setup : List.of("TUBELESS", "BUTYL_TUBE")) {
+            Guest other = Guest.withAccount(site);
+            TypedBike.enter(other, "rear-found", "on", "rear-setup", setup);
+            boolean found = other.get("/log").body().contains("found with sealant in it");
+            assertThat(found).as(setup).isEqualTo(setup.equals("TUBELESS"));
+        }
+    }
 }

@@ -42,6 +42,7 @@ final class WheelFields {
             reader.fault("setup", Problem.MISSING);
         }
         Optional<Double> measured = reader.quantity("measured", TireOnRim.MEASURED_WIDTH_MM, units.length(), null);
-        return setup.map(kind -> new FitSpec(null, newTire, kind, reader.ticked("insert"), measured.orElse(null)));
+        return setup.map(kind -> new FitSpec(
+                null, newTire, kind, reader.ticked("insert"), measured.orElse(null), reader.ticked("found")));
     }
 }

@@ -85,7 +85,9 @@ public class Workshop {
             parts.insertWheel(wheelId, wheelset, position, rim);
             UUID tire = UUID.randomUUID();
             parts.insertTire(tire, wheel.fit().newTire());
-            write(LogSubject.wheel(bikeId, wheelId, tire), fitted(wheel.fit()), at, rider);
+            LogSubject there = LogSubject.wheel(bikeId, wheelId, tire);
+            write(there, fitted(wheel.fit()), at, rider);
+            foundFilled(wheel.fit(), there, rider);
         }
     }
 
@@ -124,8 +126,17 @@ public class Workshop {
         UUID tire = fit.newTire() != null ? newId : fit.shelfTire();
         Instant at = moment(since, rider);
         List<UUID> entries = new ArrayList<>(takeOff(wheel, at.minus(BETWEEN_OFF_AND_ON), rider));
-        entries.add(write(LogSubject.wheel(wheel.bikeId(), wheel.id(), tire), fitted(fit), at, rider));
+        LogSubject there = LogSubject.wheel(wheel.bikeId(), wheel.id(), tire);
+        entries.add(write(there, fitted(fit), at, rider));
+        foundFilled(fit, there, rider).ifPresent(entries::add);
         return entries;
+    }
+
+    /** What is in it is looked at today, whenever it was put on. */
+    private Optional<UUID> foundFilled(FitSpec fit, LogSubject there, Rider rider) {
+        return fit.hasUnknownSealant()
+                ? Optional.of(write(there, new LogDetail.SealantFound(null), logbook.now(), rider))
+                : Optional.empty();
     }
 
     /** Takes the tire off a wheel, now; nothing when there is none. */
