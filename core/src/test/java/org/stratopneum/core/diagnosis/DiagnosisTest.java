@@ -217,6 +217,30 @@ class DiagnosisTest {
         assertThat(again.failedFixes()).containsExactly(Cause.BEAD);
     }
 
+    /** To name it, most is learned for each minute; from 85 % on it is named, and where nothing tells more. */
+    @Test
+    void namedFirstItLearnsMostForEachMinute() {
+        Diagnosis begun = begun(AirSystem.TUBELESS, Circumstance.NOT_NEW_SETUP);
+        Belief belief = begun.belief();
+        Check next = begun.next(Diagnosis.Mode.NAME_IT).check();
+        for (Check other : begun.open()) {
+            assertThat(begun.gain(other, belief)).as(other.code()).isPositive();
+            assertThat(begun.gain(other, belief) / other.cost())
+                    .as(other.code())
+                    .isLessThanOrEqualTo(begun.gain(next, belief) / next.cost());
+        }
+        assertThat(begun.named()).isFalse();
+        Diagnosis sure = begun.found("soap-valve-tip", "bubbles").found("spray", "valve-tip");
+        assertThat(sure.belief().ofAlike(Cause.CORE)).isGreaterThan(0.85);
+        assertThat(sure.named()).isTrue();
+        assertThat(sure.next(Diagnosis.Mode.NAME_IT)).isEqualTo(new Diagnosis.Next(null, Cause.CORE));
+        Set<String> nothing = new HashSet<>();
+        begun.model().checks().forEach(check -> nothing.add(check.code()));
+        Diagnosis blind = new Diagnosis(begun.model(), begun.known(), List.of(), nothing);
+        assertThat(blind.next(Diagnosis.Mode.NAME_IT)).isEqualTo(new Diagnosis.Next(null, Cause.SEALANT_LOW));
+        assertThat(blind.named()).isFalse();
+    }
+
     /** An object is wetted only where one was seen. */
     @Test
     void onlyAnObjectThatWasSeenIsWetted() {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -46,6 +47,60 @@ class OwnPriorTest {
         }
     }
 
+    /** But for how common causes are, a rider's model goes on like the table's. */
+    @Test
+    void anOwnModelReasonsLikeTheTable() {
+        LeakModel table = LeakModel.read(LeakTable.TUBELESS, AirSystem.TUBELESS);
+        LeakModel own = table.withOwn(Map.of());
+        Set<Circumstance> known = Set.of(Circumstance.HIT, Circumstance.NOT_NEW_SETUP);
+        Diagnosis one =
+                Diagnosis.begun(table, known).found("look-over", "clear").found("spray", "bead");
+        Diagnosis other =
+                Diagnosis.begun(own, known).found("look-over", "clear").found("spray", "bead");
+        for (int i = 0; i < 6; i++) {
+            Diagnosis.Next next = one.next(Diagnosis.Mode.MEND_SOON);
+            Diagnosis.Next same = other.next(Diagnosis.Mode.MEND_SOON);
+            assertThat(same.mend()).isEqualTo(next.mend());
+            assertThat(same.check() == null ? null : same.check().code())
+                    .isEqualTo(next.check() == null ? null : next.check().code());
+            for (Cause cause : table.causes()) {
+                assertThat(other.belief().of(cause)).isCloseTo(one.belief().of(cause), within(1e-12));
+            }
+            Step step = next.check() == null
+                    ? new Step.MendedInVain(next.mend())
+                    : new Step.Seen(next.check().code(), next.check().answers().get(0));
+            one = with(one, step);
+            other = with(other, step);
+        }
+    }
+
+    private static Diagnosis with(Diagnosis diagnosis, Step step) {
+        return step instanceof Step.Seen seen
+                ? diagnosis.found(seen.check(), seen.answer())
+                : diagnosis.mendedInVain(((Step.MendedInVain) step).cause());
+    }
+
+    /** A world whose numbers are off: every row still adds up to one, and the same seed gives the same world. */
+    @Test
+    void aShakenModelIsStillOne() {
+        LeakModel shaken = MODEL.shaken(new Random(3), 0.8, 0.7);
+        LeakModel again = MODEL.shaken(new Random(3), 0.8, 0.7);
+        for (Check check : shaken.checks()) {
+            for (Cause cause : MODEL.causes()) {
+                assertThat(check.likelihood().get(cause).stream()
+                                .mapToDouble(Double::doubleValue)
+                                .sum())
+                        .isCloseTo(1, within(1e-9));
+            }
+            assertThat(check.likelihood()).isEqualTo(again.check(check.code()).likelihood());
+            assertThat(check.likelihood())
+                    .isNotEqualTo(MODEL.check(check.code()).likelihood());
+        }
+        assertThat(shaken.shares(Set.of())).isEqualTo(again.shares(Set.of())).isNotEqualTo(MODEL.shares(Set.of()));
+        LeakModel calm = MODEL.shaken(new Random(3), 0, 0);
+        assertThat(calm.shares(Set.of()).get(Cause.CORE)).isCloseTo(0.12, within(1e-9));
+    }
+
     @Test
     void aFewOwnCausesDoNotOutweighASign() {
         Diagnosis diagnosis =
@@ -60,13 +115,24 @@ class OwnPriorTest {
         LeakContext all =
                 new LeakContext(false, 121.0, true, true, true, true, true, false, true, true, LeakClass.FAST);
         assertThat(all.circumstances())
-                .contains(
+                .containsExactlyInAnyOrder(
                         Circumstance.NOT_NEW_SETUP,
                         Circumstance.SEALANT_OLD,
+                        Circumstance.LEVER,
+                        Circumstance.RIDDEN_LOW,
+                        Circumstance.HIT,
+                        Circumstance.CO2,
+                        Circumstance.INSERT,
                         Circumstance.CASING_NOT_TUBELESS,
                         Circumstance.BED_SEALED,
-                        Circumstance.RATE_FAST)
-                .doesNotContain(Circumstance.NEW_SETUP, Circumstance.RATE_LEAK);
+                        Circumstance.NEW_TAPE,
+                        Circumstance.RATE_FAST);
+        assertThat(new LeakContext(null, null, false, false, false, false, false, null, false, false, LeakClass.LEAK)
+                        .circumstances())
+                .containsExactly(Circumstance.RATE_LEAK);
+        assertThat(new LeakContext(null, null, false, false, false, false, false, null, false, false, LeakClass.NORMAL)
+                        .circumstances())
+                .containsExactly(Circumstance.RATE_NORMAL);
         assertThat(new LeakContext(true, 120.0, false, false, false, false, false, true, false, false, LeakClass.SLOW)
                         .circumstances())
                 .containsExactly(Circumstance.NEW_SETUP);

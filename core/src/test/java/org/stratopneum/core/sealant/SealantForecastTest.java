@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -317,6 +318,26 @@ class SealantForecastTest {
         assertThat(topped.renewedOn()).isEqualTo(FILLED);
         assertThat(topped.filledOn()).isEqualTo(day(90));
         assertThatThrownBy(() -> of("0: puncture", 0)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    /** What will be there if nothing happens is what a forecast of that day says, and dries by the month's own air. */
+    @Test
+    void aDayToComeIsAsIfItWereAskedThen() {
+        SealantForecast now = of("0: fill, 45: 13", 50);
+        assertThat(now.volumeMl(day(80)).p50())
+                .isCloseTo(of("0: fill, 45: 13", 80).volumeMl().p50(), within(1e-9));
+        assertThat(now.volumeMl(day(50))).isEqualTo(now.volumeMl());
+        List<Double> months = new ArrayList<>(Collections.nCopies(12, 0.0));
+        months.set(3, 1.2);
+        DryingClimate april = DryingClimate.monthly(months);
+        assertThat(april.deficitKpa(LocalDate.of(2026, 4, 10))).isEqualTo(1.2);
+        assertThat(april.deficitKpa(FILLED)).isZero();
+        assertThatThrownBy(() -> DryingClimate.monthly(months.subList(0, 11)))
+                .isInstanceOf(IllegalArgumentException.class);
+        SealantForecast spring =
+                SealantForecast.of(tire(WIDE), april, List.of(new SealantEvent.Filled(FILLED, 100, true)), FILLED);
+        assertThat(spring.volumeMl(LocalDate.of(2026, 3, 31)).p50()).isEqualTo(100);
+        assertThat(spring.volumeMl(LocalDate.of(2026, 4, 30)).p50()).isLessThan(90);
     }
 
     /** In the order in which they happened: a dip before a top-up of the same day saw what was there before it. */
