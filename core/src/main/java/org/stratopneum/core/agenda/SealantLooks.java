@@ -16,13 +16,20 @@ public final class SealantLooks {
     private SealantLooks() {}
 
     /**
+     * What came with a tire is looked at the day it was found, whatever the schedule.
+     *
      * @param coreServiced when the core was last washed or renewed, or null where nobody noted it; the core is serviced
      *     with each refresh (common practice)
      */
     public static List<DueItem> of(
             UUID wheelId, Schedule schedule, SealantForecast forecast, LocalDate coreServiced, LocalDate today) {
         List<DueItem> items = new ArrayList<>();
-        for (Schedule.Due due : schedule.dues(forecast, today)) {
+        List<Schedule.Due> dues = schedule.dues(forecast, today);
+        boolean looked = dues.stream().anyMatch(due -> due.kind() == Schedule.Kind.LOOK);
+        if (forecast.isUnknown() && !looked) {
+            items.add(new DueItem(wheelId, DueReason.SEALANT_LOOK, forecast.startedOn()));
+        }
+        for (Schedule.Due due : dues) {
             items.add(new DueItem(wheelId, reason(due.kind()), due.on()));
             boolean opened = due.kind() == Schedule.Kind.REFRESH || due.kind() == Schedule.Kind.RENEW;
             boolean clean =

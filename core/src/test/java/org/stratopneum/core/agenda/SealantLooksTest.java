@@ -56,4 +56,23 @@ class SealantLooksTest {
                 .extracting(DueItem::reason)
                 .doesNotContain(DueReason.CORE_SERVICE);
     }
+
+    /** docs/handbook, page 5: what came with a tire is looked at that day by every schedule, and once only. */
+    @Test
+    void whatCameWithATireIsLookedAtThatDay() {
+        SealantForecast.Tire tire =
+                new SealantForecast.Tire(TireOnRim.onMeasuringRim(60, 622).section(), 33.8, 1);
+        SealantEvent found = new SealantEvent.Found(FILLED);
+        SealantEvent dip = new SealantEvent.Dipped(FILLED, 18);
+        for (Schedule schedule : List.of(new Schedule.Measured(), new Schedule.EveryMonths(4))) {
+            SealantForecast unknown =
+                    SealantForecast.of(tire, DryingClimate.same(20, 0.5), List.of(found), FILLED.plusDays(9));
+            assertThat(SealantLooks.of(WHEEL, schedule, unknown, LocalDate.MAX, FILLED.plusDays(9)))
+                    .filteredOn(item -> item.reason() == DueReason.SEALANT_LOOK)
+                    .containsExactly(new DueItem(WHEEL, DueReason.SEALANT_LOOK, FILLED));
+            SealantForecast seen = SealantForecast.of(tire, DryingClimate.same(20, 0.5), List.of(found, dip), FILLED);
+            assertThat(SealantLooks.of(WHEEL, schedule, seen, LocalDate.MAX, FILLED))
+                    .doesNotContain(new DueItem(WHEEL, DueReason.SEALANT_LOOK, FILLED));
+        }
+    }
 }
