@@ -36,10 +36,16 @@ public final class ForecastMoves {
      */
     public record DrySpell(LocalDate first, LocalDate last, double extraMl) {}
 
-    /** @return latest first; what moved nothing is left out */
+    /**
+     * @param all the forecast with all of {@code events}
+     * @return latest first; what moved nothing is left out
+     */
     public static List<Move> of(
-            SealantForecast.Tire tire, DryingClimate climate, List<SealantEvent> events, LocalDate asOf) {
-        SealantForecast all = SealantForecast.of(tire, climate, events, asOf);
+            SealantForecast all,
+            SealantForecast.Tire tire,
+            DryingClimate climate,
+            List<SealantEvent> events,
+            LocalDate asOf) {
         List<SealantEvent> since = events.stream()
                 .filter(event -> !(event instanceof SealantEvent.Start))
                 .filter(event ->

@@ -24,11 +24,15 @@ class ForecastMovesTest {
         return SealantForecast.of(TIRE, climate, events, TODAY);
     }
 
+    private static List<ForecastMoves.Move> moves(List<SealantEvent> events) {
+        return ForecastMoves.of(SealantForecast.of(TIRE, MILD, events, TODAY), TIRE, MILD, events, TODAY);
+    }
+
     @Test
     void eachThingIsHeldAgainstTheSameForecastWithoutIt() {
         SealantEvent pricked = new SealantEvent.Spent(FILLED.plusDays(20), 10);
         SealantEvent dipped = new SealantEvent.Dipped(FILLED.plusDays(60), 16);
-        List<ForecastMoves.Move> moves = ForecastMoves.of(TIRE, MILD, List.of(FILLING, pricked, dipped), TODAY);
+        List<ForecastMoves.Move> moves = moves(List.of(FILLING, pricked, dipped));
         assertThat(moves).extracting(ForecastMoves.Move::event).containsExactly(dipped, pricked);
         assertThat(moves.get(0).days()).as("more was found than expected").isPositive();
         assertThat(now(MILD, pricked).refreshBy().plusDays(moves.get(0).days()))
@@ -39,8 +43,7 @@ class ForecastMovesTest {
     void whatWasSeenBeforeTheLastFillingMovesNothing() {
         SealantEvent dipped = new SealantEvent.Dipped(FILLED.plusDays(30), 12);
         SealantEvent again = new SealantEvent.Filled(FILLED.plusDays(40), 101, true);
-        assertThat(ForecastMoves.of(TIRE, MILD, List.of(FILLING, dipped, again), TODAY))
-                .isEmpty();
+        assertThat(moves(List.of(FILLING, dipped, again))).isEmpty();
     }
 
     @Test

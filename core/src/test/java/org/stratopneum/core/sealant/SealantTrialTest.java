@@ -86,10 +86,10 @@ class SealantTrialTest {
     @ParameterizedTest
     @CsvSource({"60, 30, 0.15", "40, 25, 0.15", "28, 19, 0.16"})
     void theBandHoldsAsOftenAsItSays(double width, double rim, double miss) {
-        Outcome outcome = follow(new TireOnRim(width, 622, rim, rim, null).section(), 400, 5_060);
-        assertThat(outcome.heldLater[0]).isBetween(0.74, 0.895);
-        assertThat(outcome.heldLater[1]).isBetween(0.74, 0.92);
-        assertThat(outcome.heldLater[2]).isBetween(0.74, 0.895);
+        Outcome outcome = follow(new TireOnRim(width, 622, rim, rim, null).section(), 800, 5_060);
+        assertThat(outcome.heldLater[0]).isBetween(0.74, 0.885);
+        assertThat(outcome.heldLater[1]).isBetween(0.74, 0.915);
+        assertThat(outcome.heldLater[2]).isBetween(0.74, 0.885);
         assertThat(outcome.missAfterAll).isLessThanOrEqualTo(miss);
     }
 
@@ -107,13 +107,13 @@ class SealantTrialTest {
     /** docs/handbook, page 5: 20, 40 or 60 ml went unseen before one dip: the band of that day holds 74.5, 80, 85 %. */
     @Tag("all")
     @ParameterizedTest
-    @CsvSource({"0, 0.80", "20, 0.70", "40, 0.76", "60, 0.80"})
+    @CsvSource({"0, 0.80", "20, 0.72", "40, 0.76", "60, 0.80"})
     void whatWentUnseenIsAllowedFor(double lost, double atLeast) {
         TireSection section = new TireOnRim(60, 622, 30.0, 30, null).section();
         SealantForecast.Tire tire = new SealantForecast.Tire(section, 33.8, 1);
         LiquidPool pool = LiquidPool.in(section);
         Random random = new Random(20_622);
-        int wheels = 400;
+        int wheels = 1200;
         double held = 0;
         for (int wheel = 0; wheel < wheels; wheel++) {
             double perDay = Math.exp(DryingRate.SIGMA * random.nextGaussian())

@@ -179,24 +179,17 @@ class DueEntries {
 
     /** Of a wheel that is in a bike; what hangs on the wall waits. */
     private Optional<DueEntry> matter(OpenWork.Begun begun, List<BikeState> bikes, Rider rider) {
-        for (BikeState bike : bikes) {
-            for (WheelPosition position : WheelPosition.values()) {
-                boolean there = bike.wheel(position)
-                        .filter(wheel -> wheel.wheelId().equals(begun.wheelId()))
-                        .isPresent();
-                if (there) {
-                    return Optional.of(new DueEntry(
-                            begun.key(),
-                            begun.wheelId(),
-                            bike.name() + " " + wording.of("position", position),
-                            wording.text(begun.message()),
-                            begun.path(),
-                            DueEntry.Kind.CARD,
-                            LocalDate.ofInstant(begun.since(), rider.zoneId())));
-                }
-            }
-        }
-        return Optional.empty();
+        return bikes.stream()
+                .flatMap(bike -> bike.wheel(begun.wheelId()).stream()
+                        .map(wheel -> new DueEntry(
+                                begun.key(),
+                                begun.wheelId(),
+                                bike.name() + " " + wording.of("position", wheel.position()),
+                                wording.text(begun.message()),
+                                begun.path(),
+                                DueEntry.Kind.CARD,
+                                LocalDate.ofInstant(begun.since(), rider.zoneId()))))
+                .findFirst();
     }
 
     private DueEntry matter(FollowUp followUp) {

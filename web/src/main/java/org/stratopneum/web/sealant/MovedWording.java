@@ -31,7 +31,7 @@ class MovedWording {
             LocalDate today,
             Rider rider) {
         List<String> said = new ArrayList<>();
-        ForecastMoves.of(liquid.followed(record), climate, record.events(), today)
+        ForecastMoves.of(now, liquid.followed(record), climate, record.events(), today)
                 .forEach(move -> said.add(wording.text(
                         move.days() > 0 ? "sealant.moved.later" : "sealant.moved.sooner",
                         wording.text(

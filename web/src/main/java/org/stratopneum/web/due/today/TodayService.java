@@ -119,14 +119,11 @@ class TodayService {
         return openWork.stream()
                 .flatMap(work -> work.begun().stream())
                 .flatMap(begun -> bikes.stream()
-                        .flatMap(bike -> Stream.of(WheelPosition.values())
-                                .filter(position -> bike.wheel(position)
-                                        .filter(wheel -> wheel.wheelId().equals(begun.wheelId()))
-                                        .isPresent())
-                                .map(position -> new TodayPage.Open(
+                        .flatMap(bike -> bike.wheel(begun.wheelId()).stream()
+                                .map(wheel -> new TodayPage.Open(
                                         begun.path(),
                                         wording.text(begun.message()),
-                                        bike.name() + " " + wording.of("position", position),
+                                        bike.name() + " " + wording.of("position", wheel.position()),
                                         wording.text("agenda.since", DateText.date(begun.since(), rider.zoneId()))))));
     }
 

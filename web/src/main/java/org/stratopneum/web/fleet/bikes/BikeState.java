@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.stratopneum.core.pressure.DropSchool;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.pressure.LoadShare;
@@ -59,5 +60,13 @@ public record BikeState(
 
     public Optional<WheelState> wheel(WheelPosition position) {
         return Optional.ofNullable(position == WheelPosition.REAR ? rear : front);
+    }
+
+    /** The wheel of this id; empty where it is not in the bike now. */
+    public Optional<WheelState> wheel(UUID wheelId) {
+        return Stream.of(WheelPosition.values())
+                .flatMap(position -> wheel(position).stream())
+                .filter(wheel -> wheel.wheelId().equals(wheelId))
+                .findFirst();
     }
 }

@@ -258,14 +258,7 @@ class LearningService {
     }
 
     private static WheelState wheel(BikeState bike, UUID wheelId) {
-        for (WheelPosition position : WheelPosition.values()) {
-            Optional<WheelState> wheel =
-                    bike.wheel(position).filter(found -> found.wheelId().equals(wheelId));
-            if (wheel.isPresent()) {
-                return wheel.get();
-            }
-        }
-        throw new NotThereException();
+        return bike.wheel(wheelId).orElseThrow(NotThereException::new);
     }
 
     private void write(BikeState bike, WheelState wheel, UUID entry, LogDetail detail, Rider rider) {

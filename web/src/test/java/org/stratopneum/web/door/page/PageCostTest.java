@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -27,10 +28,18 @@ import org.stratopneum.web.support.TypedBike;
 @Isolated
 class PageCostTest {
 
-    private static final int MOST_QUERIES = 9;
+    private static final int MOST_QUERIES = 8;
     private static final int FIRST_LOAD = 200_000;
-    private static final int MOST_AT_THE_BENCH = 11;
-    private static final int MOST_OVER_ALL = 14;
+    private static final int MOST_AT_THE_BENCH = 10;
+    private static final int MOST_OVER_ALL = 13;
+
+    /** Pages that say what was begun elsewhere ask once more, for that. */
+    private static final Set<String> WITH_OPEN_WORK = Set.of("/", "/agenda", "/agenda/month", "/agenda/ride");
+
+    private static int most(int usual, String path) {
+        return WITH_OPEN_WORK.contains(path) ? usual + 1 : usual;
+    }
+
     private static final int LATER_LOAD = 30_000;
     private static final String SKYLARK = "/bikes/d0000000-0000-4000-8000-000000000301";
     private static final String REAR_WHEEL = "/wheels/d0000000-0000-4000-8000-000000000601";
@@ -91,7 +100,7 @@ class PageCostTest {
     void noPageAsksTheDatabaseMoreThanEightTimes(String path) {
         List<String> queries = CountedQueries.during(
                 () -> assertThat(site.get(path).statusCode()).isEqualTo(200));
-        assertThat(queries).as(path).hasSizeLessThanOrEqualTo(MOST_QUERIES);
+        assertThat(queries).as(path).hasSizeLessThanOrEqualTo(most(MOST_QUERIES, path));
     }
 
     /** They look at the whole bench: the bike, the log, the shelf, and the card with its answers. */
@@ -108,7 +117,7 @@ class PageCostTest {
                 "card",
                 "search"
             })
-    void thePagesAtTheBenchAskElevenTimesAtMost(String asked) {
+    void thePagesAtTheBenchAskTenTimesAtMost(String asked) {
         Guest guest = Guest.withAccount(site);
         TypedBike.enter(guest);
         String wheel = "/wheels/" + guest.ids("/garage", "/wheels/").get(0);
@@ -122,7 +131,7 @@ class PageCostTest {
         List<String> queries =
                 CountedQueries.during(() -> assertThat((own == null ? site.get(path) : guest.get(path)).statusCode())
                         .isEqualTo(200));
-        assertThat(queries).as(path).hasSizeLessThanOrEqualTo(MOST_AT_THE_BENCH);
+        assertThat(queries).as(path).hasSizeLessThanOrEqualTo(most(MOST_AT_THE_BENCH, path));
     }
 
     private static String search(Guest guest, String wheel) {
@@ -134,10 +143,10 @@ class PageCostTest {
     /** They look at everything there is: all wheels, the log, the cards, the shelf, and what the rider said about it. */
     @ParameterizedTest
     @ValueSource(strings = {"/agenda", "/agenda/month", "/agenda/ride", "/trailside/mine.json"})
-    void thePagesOverAllBikesAskFourteenTimesAtMost(String path) {
+    void thePagesOverAllBikesAskThirteenTimesAtMost(String path) {
         List<String> queries = CountedQueries.during(
                 () -> assertThat(site.get(path).statusCode()).isEqualTo(200));
-        assertThat(queries).as(path).hasSizeLessThanOrEqualTo(MOST_OVER_ALL);
+        assertThat(queries).as(path).hasSizeLessThanOrEqualTo(most(MOST_OVER_ALL, path));
     }
 
     /** A statement in a loop over bikes would be nine more with ten. */
@@ -193,7 +202,7 @@ class PageCostTest {
         for (String path : List.of("/", "/account", "/bikes/" + bike + "/pressure")) {
             List<String> queries = CountedQueries.during(
                     () -> assertThat(guest.get(path).statusCode()).isEqualTo(200));
-            assertThat(queries).as(path).isNotEmpty().hasSizeLessThanOrEqualTo(MOST_QUERIES);
+            assertThat(queries).as(path).isNotEmpty().hasSizeLessThanOrEqualTo(most(MOST_QUERIES, path));
         }
     }
 
