@@ -73,6 +73,15 @@ class SealantService {
         return SealantAsked.of(riders.self(), bike, bike.wheel(place.position()).orElseThrow(), care.of(wheelId));
     }
 
+    /** Of a wheel with liquid to speak of. */
+    private SealantAsked askLiquid(UUID wheelId) {
+        SealantAsked asked = ask(wheelId);
+        if (asked.liquid().isEmpty()) {
+            throw new NotThereException();
+        }
+        return asked;
+    }
+
     /** @throws NotThereException when this rider has no such wheel */
     @Transactional(readOnly = true)
     SealantPage page(UUID wheelId, List<UUID> written, List<UUID> struck) {
@@ -126,10 +135,7 @@ class SealantService {
     /** @throws NotThereException when this rider has no such wheel, or it has no liquid to speak of */
     @Transactional
     void heard(UUID wheelId, UUID entry, LogDetail seen) {
-        SealantAsked asked = ask(wheelId);
-        if (asked.liquid().isEmpty()) {
-            throw new NotThereException();
-        }
+        SealantAsked asked = askLiquid(wheelId);
         write(asked, entry, Optional.empty(), seen, null);
     }
 
@@ -140,10 +146,7 @@ class SealantService {
      */
     @Transactional
     Outcome found(UUID wheelId, UUID entry, Map<String, String> typed) {
-        SealantAsked asked = ask(wheelId);
-        if (asked.liquid().isEmpty()) {
-            throw new NotThereException();
-        }
+        SealantAsked asked = askLiquid(wheelId);
         FormReader reader = new FormReader(typed);
         LocalDate today = LocalDate.ofInstant(logbook.now(), asked.rider().zoneId());
         Optional<LocalDate> filledOn = reader.day("filledOn", today.minusYears(MOST_YEARS), today);
@@ -218,10 +221,7 @@ class SealantService {
      */
     @Transactional
     Outcome lost(UUID wheelId, UUID entry, Map<String, String> typed) {
-        SealantAsked asked = ask(wheelId);
-        if (asked.liquid().isEmpty()) {
-            throw new NotThereException();
-        }
+        SealantAsked asked = askLiquid(wheelId);
         FormReader reader = new FormReader(typed);
         Optional<Double> ml = reader.requiredQuantity(
                 "spilled", SealantEvent.Lost.ML, asked.rider().volumeUnit(), null);
