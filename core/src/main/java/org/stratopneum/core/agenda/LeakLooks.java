@@ -5,31 +5,21 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Optional;
 import java.util.UUID;
-import org.stratopneum.core.leak.LeakClass;
-import org.stratopneum.core.leak.LeakRate;
-import org.stratopneum.core.leak.PaceChange;
-import org.stratopneum.core.leak.WentFlat;
+import org.stratopneum.core.leak.AirLoss;
 
-/** When a leak wants to be looked for: as soon as the readings tell that there is one, or that the pace has changed. */
+/** When a leak wants to be looked for: as soon as the readings tell that there is one, or that the pace has risen. */
 public final class LeakLooks {
 
     private LeakLooks() {}
 
     /**
-     * Due since it went flat, since the pace changed, or since the wheel was pumped last; nothing while it is sure to lose no more than is
-     * normal.
+     * Due since it went flat, since it loses more, or since it was sure to leak; a matter of one day as long as it lasts.
      *
-     * @param rate what the readings since the last inflation tell, if they do
-     * @param flat how it went flat since the last inflation, if it did
-     * @param change of pace, also over inflations
+     * @param worked when a job was done on the wheel last, or null: what was told before that is settled
      */
-    public static Optional<DueItem> of(
-            UUID wheelId, Optional<LeakRate> rate, Optional<WentFlat> flat, Optional<PaceChange> change, ZoneId zone) {
-        LeakClass named = rate.map(LeakRate::named).orElse(LeakClass.UNSURE);
-        boolean leaks = named == LeakClass.LEAK || named == LeakClass.FAST;
-        Optional<Instant> since = flat.map(found -> found.after().at())
-                .or(() -> change.filter(found -> named != LeakClass.NORMAL).map(PaceChange::since))
-                .or(() -> rate.filter(found -> leaks).map(found -> found.fall().start()));
-        return since.map(at -> new DueItem(wheelId, DueReason.LEAK, LocalDate.ofInstant(at, zone)));
+    public static Optional<DueItem> of(UUID wheelId, AirLoss loss, Instant worked, ZoneId zone) {
+        return loss.dueSince()
+                .filter(since -> worked == null || worked.isBefore(loss.dueTold()))
+                .map(at -> new DueItem(wheelId, DueReason.LEAK, LocalDate.ofInstant(at, zone)));
     }
 }

@@ -29,6 +29,11 @@ public record LeakBands(double slow, double leak, double fast) {
         };
     }
 
+    /** How much tires of this kind lose, as a ratio to settled tubeless ones. */
+    double scale() {
+        return slow / SETTLED.slow;
+    }
+
     /** The ends of a class (ratio of the gauge pressure in a day); beyond the last there is no end. */
     public double from(LeakClass named) {
         return switch (named) {

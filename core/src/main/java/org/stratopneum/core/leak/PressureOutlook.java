@@ -2,125 +2,100 @@ package org.stratopneum.core.leak;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import org.stratopneum.core.quantity.GaugePressure;
 
 /**
- * What a wheel holds now and later: its last reading, carried on by the rate at which it has lost air so far. The rate
- * is that of the readings since the last inflation; while these cannot tell it to 1 % a day, the spans between earlier
- * inflations are added, the latest first, each weighted by what it knows (our judgement). It leaves out what
- * {@link PressureFall} leaves out, and above all that a hole may come tomorrow.
- *
- * @param anchor last reading (at 20 C, kPa gauge), {@code anchorSigma} its doubt (of its logarithm)
- * @param at when that was
- * @param perDay k (1/day), or null where nothing tells it
- * @param sigma standard deviation of {@code perDay} (1/day)
- * @param since first reading that the rate was taken from, or null
- * @param fall the fit, where the last span alone tells the rate, or null
+ * What a wheel holds now and later, at 20 C: its level at the last reading, carried on by the rate at which it loses air. The
+ * doubts of the level and of the rate are added as if each were normal (model). It leaves out what {@link AirLoss} leaves
+ * out, and above all that a hole may come tomorrow.
  */
-public record PressureOutlook(
-        double anchor, double anchorSigma, Instant at, Double perDay, double sigma, Instant since, PressureFall fall) {
+public final class PressureOutlook {
 
-    /** A rate known to this needs no older readings (1/day). */
-    private static final double WELL_KNOWN = 0.01;
+    /** Nobody trusts a pace for longer (days; our judgement). */
+    public static final int FARTHEST_DAYS = 60;
 
     /** Half-width of the 80 % interval (standard deviations). */
     private static final double Z80 = 1.2816;
 
     private static final double MILLIS_PER_DAY = Duration.ofDays(1).toMillis();
+    private static final int HOURS = 24;
+
+    /** Nobody pumps meanwhile: the gauge may have shown too little, by so much at most (of the logarithm; our judgement). */
+    private static final double ABOVE = 0.05;
+
+    private final Instant at;
+    private final double last;
+    private final double level;
+    private final double exposure;
+    private final double variance;
+    private final LossRate rate;
 
     /**
-     * @param turns since the tire was fitted, oldest first
-     * @param heightM where they were read (m)
-     * @return empty without a reading, or where the last one found no air
+     * @param last logarithm of what was read last (kPa)
+     * @param level logarithm that the rate acts on (kPa), for {@code exposure} days so far; {@code variance} its doubt
+     * @param rate null where nothing tells it
      */
-    public static Optional<PressureOutlook> of(List<Turn> turns, double heightM) {
-        if (turns.isEmpty()) {
-            return Optional.empty();
-        }
-        LeakReading last = turns.get(turns.size() - 1).reading();
-        double kpa = PressureFall.at20(last, heightM);
-        if (kpa <= 0) {
-            return Optional.empty();
-        }
-        double anchorSigma = WeightedLine.sigma(kpa, last.temperature() != null) / kpa;
-        List<List<LeakReading>> spans = Turn.spans(turns);
-        if (WentFlat.in(spans.get(spans.size() - 1)).isPresent()) {
-            return Optional.of(new PressureOutlook(kpa, anchorSigma, last.at(), null, 0, null, null));
-        }
-        double weight = 0;
-        double sum = 0;
-        Instant since = null;
-        PressureFall own = null;
-        for (int i = spans.size() - 1; i >= 0 && (weight == 0 || 1 / Math.sqrt(weight) > WELL_KNOWN); i--) {
-            Optional<PressureFall> fall = PressureFall.of(spans.get(i), heightM).filter(PressureFall::longEnough);
-            if (fall.isPresent()) {
-                double w = 1 / (fall.get().sigma() * fall.get().sigma());
-                weight += w;
-                sum += w * fall.get().perDay();
-                since = fall.get().start();
-                own = i == spans.size() - 1 ? fall.get() : own;
-            }
-        }
-        PressureFall alone = own != null && since.equals(own.start()) ? own : null;
-        return Optional.of(
-                weight == 0
-                        ? new PressureOutlook(kpa, anchorSigma, last.at(), null, 0, null, null)
-                        : new PressureOutlook(
-                                kpa, anchorSigma, last.at(), sum / weight, 1 / Math.sqrt(weight), since, alone));
+    PressureOutlook(Instant at, double last, double level, double exposure, double variance, LossRate rate) {
+        this.at = at;
+        this.last = last;
+        this.level = level;
+        this.exposure = exposure;
+        this.variance = variance;
+        this.rate = rate;
     }
 
-    /** Share lost in a day (ratio); empty where nothing tells the rate. */
-    public Optional<Double> lossPerDay() {
-        return Optional.ofNullable(perDay).map(k -> -Math.expm1(-k));
-    }
+    /**
+     * A pressure with its 80 % interval, at 20 C.
+     *
+     * @param low lower end, {@code high} upper end
+     */
+    public record Expected(GaugePressure likely, GaugePressure low, GaugePressure high) {}
 
-    /** Lower end of the 80 % interval of the loss in a day (ratio). */
-    public double lowLossPerDay() {
-        return -Math.expm1(-(perDay - Z80 * sigma));
-    }
-
-    /** Upper end of the 80 % interval of the loss in a day (ratio). */
-    public double highLossPerDay() {
-        return -Math.expm1(-(perDay + Z80 * sigma));
-    }
-
-    /** What it has at a moment not before the last reading, at 20 C; empty where nothing tells the rate. */
-    public Optional<PressureFall.Expected> expectedAt(Instant moment) {
-        if (perDay == null) {
-            return Optional.empty();
-        }
-        if (fall != null) {
-            return Optional.of(fall.at(moment));
-        }
-        PressureFall.Expected now = carriedOn(0);
-        return Optional.of(carriedOn(Duration.between(at, moment).toMillis() / MILLIS_PER_DAY)
-                .atMost(now));
-    }
-
-    private PressureFall.Expected carriedOn(double days) {
-        double log = Math.log(anchor) - perDay * days;
-        double doubt = Z80 * Math.hypot(anchorSigma, days * sigma);
-        return PressureFall.Expected.ofLogs(log, log - doubt, log + doubt);
+    /** Empty where nothing tells it. */
+    public Optional<LossRate> rate() {
+        return Optional.ofNullable(rate);
     }
 
     /** The last reading at 20 C. */
     public GaugePressure lastAt20() {
-        return GaugePressure.kpa(anchor);
+        return GaugePressure.kpa(Math.exp(last));
     }
 
-    /** Nobody asks farther ahead (days). */
-    private static final int FAR_DAYS = 200;
+    /** When that was. */
+    public Instant at() {
+        return at;
+    }
+
+    /** What it has at a moment, sixty days after the last reading at most; empty where nothing tells the rate. */
+    public Optional<Expected> expectedAt(Instant moment) {
+        return rate().map(known -> {
+            double days = Math.max(0, Math.min(FARTHEST_DAYS, days(at, moment))) + exposure;
+            double own = Z80 * Math.sqrt(variance);
+            double likely = level - known.perDay() * days;
+            double low = Math.hypot(own, days * (known.highPerDay() - known.perDay()));
+            double high = Math.hypot(own, days * (known.perDay() - known.lowPerDay()));
+            return new Expected(held(likely), held(likely - low), held(likely + high));
+        });
+    }
+
+    private static double days(Instant from, Instant to) {
+        return Duration.between(from, to).toMillis() / MILLIS_PER_DAY;
+    }
+
+    /** Never less than flat, nor more than was read last and a little. */
+    private GaugePressure held(double log) {
+        return GaugePressure.kpa(Math.exp(Math.max(Math.log(AirLoss.FLAT_KPA), Math.min(last + ABOVE, log))));
+    }
 
     /**
      * When it falls below a pressure.
      *
      * @param earliest one time in ten it is below before this
      * @param likely in the middle
-     * @param latest nine times in ten it is below by then, or null where that is farther off than two hundred days
+     * @param latest nine times in ten it is below by then, or null where that is farther off than sixty days
      */
     public record Under(Instant earliest, Instant likely, Instant latest) {}
 
@@ -128,20 +103,20 @@ public record PressureOutlook(
      * When it falls, or fell, below a pressure if it goes on like this, to the hour.
      *
      * @param floor that pressure, at 20 C
-     * @return empty where nothing tells the rate, or it is farther off than two hundred days
+     * @return empty where nothing tells the rate, or it is farther off than sixty days
      */
     public Optional<Under> under(GaugePressure floor) {
-        Optional<Instant> likely = first(floor, PressureFall.Expected::likely);
+        Optional<Instant> likely = first(floor, Expected::likely);
         return likely.map(middle -> new Under(
-                first(floor, PressureFall.Expected::low).orElse(middle),
+                first(floor, Expected::low).orElse(middle),
                 middle,
-                first(floor, PressureFall.Expected::high).orElse(null)));
+                first(floor, Expected::high).orElse(null)));
     }
 
-    private Optional<Instant> first(GaugePressure floor, Function<PressureFall.Expected, GaugePressure> end) {
-        return perDay == null
+    private Optional<Instant> first(GaugePressure floor, Function<Expected, GaugePressure> end) {
+        return rate == null
                 ? Optional.empty()
-                : IntStream.rangeClosed(0, FAR_DAYS * HOURS)
+                : IntStream.rangeClosed(0, FARTHEST_DAYS * HOURS)
                         .mapToObj(hour -> at.plus(Duration.ofHours(hour)))
                         .filter(moment -> expectedAt(moment)
                                 .map(end)
@@ -150,21 +125,24 @@ public record PressureOutlook(
                         .findFirst();
     }
 
-    private static final int HOURS = 24;
-
     /**
      * What to set, so that so much is in it later, at one temperature; empty where nothing tells the rate.
      *
      * @param wanted at the end, above 0
-     * @param stands until then
+     * @param stands until then, sixty days at most
      */
-    public Optional<PressureFall.Expected> toSet(GaugePressure wanted, Duration stands) {
-        if (perDay == null) {
-            return Optional.empty();
-        }
-        double days = stands.toMillis() / MILLIS_PER_DAY;
-        double log = Math.log(wanted.kpa()) + perDay * days;
-        double doubt = Z80 * days * sigma;
-        return Optional.of(PressureFall.Expected.ofLogs(log, log - doubt, log + doubt));
+    public Optional<Expected> toSet(GaugePressure wanted, Duration stands) {
+        return rate().map(known -> {
+            double days = Math.min(FARTHEST_DAYS, stands.toMillis() / MILLIS_PER_DAY);
+            return new Expected(
+                    raised(wanted, days * known.perDay()),
+                    raised(wanted, days * known.lowPerDay()),
+                    raised(wanted, days * known.highPerDay()));
+        });
+    }
+
+    /** No gauge of a bicycle shows more than {@link GaugePressure#READING_KPA}; what lies beyond is given as that. */
+    private static GaugePressure raised(GaugePressure wanted, double log) {
+        return GaugePressure.kpa(Math.min(GaugePressure.READING_KPA.maximum(), wanted.kpa() * Math.exp(log)));
     }
 }

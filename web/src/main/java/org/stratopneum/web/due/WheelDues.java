@@ -20,6 +20,7 @@ import org.stratopneum.core.agenda.PressureLooks;
 import org.stratopneum.core.agenda.PreventionLooks;
 import org.stratopneum.core.agenda.WheelPressure;
 import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.web.fleet.bikes.AirLosses;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
@@ -30,7 +31,6 @@ import org.stratopneum.web.log.LogDetail.CareDone;
 import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogRow;
 import org.stratopneum.web.log.Logbook;
-import org.stratopneum.web.pressure.pace.Paces;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.sealant.SealantDues;
 import org.stratopneum.web.sealant.SealantState;
@@ -43,12 +43,18 @@ public class WheelDues {
     private final SealantDues sealantDues;
     private final Care care;
     private final MarkMapper marks;
-    private final Paces paces;
+    private final AirLosses airLosses;
     private final Logbook logbook;
 
-    WheelDues(OpenCards openCards, SealantDues sealantDues, Care care, MarkMapper marks, Paces paces, Logbook logbook) {
+    WheelDues(
+            OpenCards openCards,
+            SealantDues sealantDues,
+            Care care,
+            MarkMapper marks,
+            AirLosses airLosses,
+            Logbook logbook) {
         this.logbook = logbook;
-        this.paces = paces;
+        this.airLosses = airLosses;
         this.openCards = openCards;
         this.sealantDues = sealantDues;
         this.care = care;
@@ -156,17 +162,16 @@ public class WheelDues {
         return new Known(
                 openCards.all(),
                 sealantDues.of(bikes, rows, cared, rider, now),
-                paces.due(bikes, rows, rider, now),
+                airLosses.due(bikes, rows, rider, now),
                 cared,
                 marks.all().stream().collect(Collectors.toMap(Mark::matter, Function.identity())),
                 rider,
                 now);
     }
 
-    /** Readings and liquid of all wheels, asked of the log at once. */
+    /** Readings, what was mended, and liquid of all wheels, asked of the log at once. */
     private List<LogRow> rows(List<BikeState> bikes, Instant now) {
-        List<Logbook.Asked> asked = new ArrayList<>();
-        asked.add(new Logbook.Asked(LogKind.READINGS, Paces.since(now)));
+        List<Logbook.Asked> asked = new ArrayList<>(AirLosses.asked(now));
         SealantDues.since(bikes).ifPresent(first -> asked.add(new Logbook.Asked(LogKind.SEALANT, first)));
         List<UUID> wheels = bikes.stream()
                 .flatMap(bike -> Stream.of(WheelPosition.values()).map(bike::wheel))

@@ -11,9 +11,11 @@ import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.leak.AirLoss;
 import org.stratopneum.core.leak.LeakClass;
-import org.stratopneum.core.leak.LeakRate;
+import org.stratopneum.web.fleet.bikes.AirLosses;
 import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.WheelLoss;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.log.LogKind;
@@ -24,8 +26,6 @@ import org.stratopneum.web.log.WheelNote;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.pressure.pace.PaceWording;
-import org.stratopneum.web.pressure.pace.Paces;
-import org.stratopneum.web.pressure.pace.WheelPace;
 import org.stratopneum.web.rider.Rider;
 
 /** Reads from the log what is known of a wheel before anybody looks at it. */
@@ -39,13 +39,13 @@ class WheelContexts {
     private static final int NEW_TAPE_DAYS = 30;
 
     private final Logbook logbook;
-    private final Paces paces;
+    private final AirLosses airLosses;
     private final PaceWording paceWording;
     private final Wording wording;
 
-    WheelContexts(Logbook logbook, Paces paces, PaceWording paceWording, Wording wording) {
+    WheelContexts(Logbook logbook, AirLosses airLosses, PaceWording paceWording, Wording wording) {
         this.logbook = logbook;
-        this.paces = paces;
+        this.airLosses = airLosses;
         this.paceWording = paceWording;
         this.wording = wording;
     }
@@ -64,18 +64,18 @@ class WheelContexts {
         List<String> said = new ArrayList<>();
         Optional<WheelState.Tire> tire = wheel.tire();
         List<LogRow> rows = rows(wheel, now);
-        Optional<LeakRate> rate =
-                paces.of(bike, wheel, of(rows, LogKind.READINGS), now).flatMap(WheelPace::rate);
-        rate.filter(found -> found.named() != LeakClass.UNSURE).ifPresent(found -> {
+        Optional<WheelLoss> read = airLosses.of(bike, wheel.position());
+        Optional<AirLoss> loss = read.map(WheelLoss::loss);
+        loss.filter(found -> found.named() != LeakClass.UNSURE).ifPresent(found -> {
             fields.put("rate", found.named().name());
-            said.add(wording.text("search.log.rate", paceWording.percent(found.fall())));
+            said.add(rate(found, rider));
         });
         tire.ifPresent(on -> {
-            boolean fresh = WheelPace.isNew(wheel, now);
+            boolean fresh = read.filter(WheelLoss::fresh).isPresent();
             fields.put("setup", fresh ? "NEW" : "OLD");
             said.add(wording.text("search.log.fitted", DateText.date(on.since(), rider.zoneId())));
             boolean levered = ChronoUnit.DAYS.between(on.since(), now) < RECENT_DAYS
-                    && rate.filter(found -> found.named() != LeakClass.NORMAL).isPresent();
+                    && loss.filter(WheelContexts::mayLeak).isPresent();
             tick(fields, "lever", levered);
             tick(fields, "insert", on.fitted().insert());
             tick(fields, "casing", !wheel.tubed() && !on.marks().tubeless());
@@ -103,10 +103,23 @@ class WheelContexts {
         return new Filled(fields, said);
     }
 
-    /** Readings, fillings and tapings of the wheel, as far back as they count. */
+    private String rate(AirLoss loss, Rider rider) {
+        return loss.sudden()
+                .map(sudden -> paceWording.sudden(sudden, rider))
+                .or(() -> loss.foundFlat().map(flat -> paceWording.foundFlat(flat, rider)))
+                .orElseGet(() -> wording.text(
+                        "search.log.rate", paceWording.percent(loss.rate().orElseThrow())));
+    }
+
+    /** Whether something was read, and it is not sure to be normal. */
+    private static boolean mayLeak(AirLoss loss) {
+        return loss.named() != LeakClass.NORMAL
+                && (loss.named() != LeakClass.UNSURE || loss.rate().isPresent());
+    }
+
+    /** Fillings and tapings of the wheel, as far back as they count. */
     private List<LogRow> rows(WheelState wheel, Instant now) {
         List<Logbook.Asked> asked = new ArrayList<>();
-        asked.add(new Logbook.Asked(LogKind.READINGS, Paces.since(now)));
         asked.add(new Logbook.Asked(List.of(LogKind.RIM_TAPED), now.minus(NEW_TAPE_DAYS, ChronoUnit.DAYS)));
         // what was filled in while the tire was put on may have been noted first that day
         wheel.tire()

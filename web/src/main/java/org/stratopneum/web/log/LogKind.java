@@ -35,6 +35,9 @@ public enum LogKind {
     /** What went on a wheel and came off it. */
     public static final List<LogKind> FITTINGS = List.of(TIRE_FITTED, TIRE_REMOVED);
 
+    /** What makes a wheel lose its air otherwise than before. */
+    public static final List<LogKind> MENDING = List.of(RIM_TAPED, PART_FITTED, LEAK_FOUND, TRAIL_MEND);
+
     /** All that tells how much sealant is in a tire. */
     public static final List<LogKind> SEALANT = List.of(
             SEALANT_ADDED, SEALANT_DIPPED, SEALANT_HEARD, PUNCTURE_SEALED, SEALANT_LOST, SEALANT_FOUND, DIP_EXPLAINED);

@@ -9,13 +9,15 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.air.CarriedPressure;
 import org.stratopneum.core.air.Surroundings;
+import org.stratopneum.core.leak.PressureOutlook;
 import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.fleet.bikes.AirLosses;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
-import org.stratopneum.web.fleet.bikes.Outlooks;
+import org.stratopneum.web.fleet.bikes.WheelLoss;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.places.Place;
 import org.stratopneum.web.fleet.places.Places;
@@ -34,7 +36,7 @@ class ElsewhereService {
     private final BikeAdvisor advisor;
     private final Places places;
     private final TripForm trips;
-    private final Outlooks outlooks;
+    private final AirLosses airLosses;
     private final OutlookWording outlookWording;
     private final Logbook logbook;
     private final Wording wording;
@@ -45,7 +47,7 @@ class ElsewhereService {
             BikeAdvisor advisor,
             Places places,
             TripForm trips,
-            Outlooks outlooks,
+            AirLosses airLosses,
             OutlookWording outlookWording,
             Logbook logbook,
             Wording wording) {
@@ -54,7 +56,7 @@ class ElsewhereService {
         this.advisor = advisor;
         this.places = places;
         this.trips = trips;
-        this.outlooks = outlooks;
+        this.airLosses = airLosses;
         this.outlookWording = outlookWording;
         this.logbook = logbook;
         this.wording = wording;
@@ -73,6 +75,7 @@ class ElsewhereService {
         List<ElsewherePage.Wheel> wheels = new ArrayList<>();
         if (read.trip().isPresent() && told.isPresent()) {
             double home = Places.home(known).map(Place::heightM).orElse(0.0);
+            Map<UUID, WheelLoss> losses = airLosses.of(bike);
             for (WheelPosition position : WheelPosition.values()) {
                 wheels.add(wheel(
                         bike,
@@ -81,6 +84,7 @@ class ElsewhereService {
                         position == WheelPosition.REAR
                                 ? advice.get().rear()
                                 : advice.get().front(),
+                        outlook(losses, bike, position),
                         read.trip().get(),
                         home,
                         rider));
@@ -98,11 +102,19 @@ class ElsewhereService {
                 wheels);
     }
 
+    private static Optional<PressureOutlook> outlook(
+            Map<UUID, WheelLoss> losses, BikeState bike, WheelPosition position) {
+        return bike.wheel(position)
+                .map(wheel -> losses.get(wheel.wheelId()))
+                .flatMap(found -> found.loss().outlook());
+    }
+
     private ElsewherePage.Wheel wheel(
             BikeState bike,
             WheelPosition position,
             GaugePressure target,
             WheelAdvice advice,
+            Optional<PressureOutlook> outlook,
             Trip trip,
             double homeM,
             Rider rider) {
@@ -120,8 +132,7 @@ class ElsewhereService {
                     "elsewhere.above", PressureText.both(set.get(), unit), PressureText.both(ceiling, unit));
         }
         Optional<GaugePressure> settable = against == null ? set : Optional.empty();
-        OutlookWording.Said asItIs = outlookWording.atTheRide(
-                outlooks.of(bike.wheel(position).orElseThrow(), homeM), trip, homeM, advice.window(), rider);
+        OutlookWording.Said asItIs = outlookWording.atTheRide(outlook, trip, homeM, advice.window(), rider);
         return new ElsewherePage.Wheel(
                 wording.of("position", position),
                 settable.map(found -> PressureText.number(found, unit)).orElse(null),

@@ -7,13 +7,12 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.air.CarriedPressure;
 import org.stratopneum.core.air.Surroundings;
-import org.stratopneum.core.leak.PressureFall;
+import org.stratopneum.core.leak.LossRate;
 import org.stratopneum.core.leak.PressureOutlook;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.log.Logbook;
-import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.platform.wording.PressureText;
 import org.stratopneum.web.platform.wording.Wording;
@@ -50,7 +49,7 @@ public class OutlookWording {
         Surroundings there = trip.there().surroundings();
         Surroundings from = at20(homeM);
         List<String> lines = new ArrayList<>();
-        Optional<PressureFall.Expected> then = outlook.expectedAt(trip.at());
+        Optional<PressureOutlook.Expected> then = outlook.expectedAt(trip.at());
         if (then.isEmpty()) {
             Optional<GaugePressure> kept = CarriedPressure.carryIfHeld(outlook.lastAt20(), from, there);
             kept.ifPresent(found -> lines.add(wording.text("outlook.no-loss", PressureText.text(found, unit))));
@@ -61,7 +60,7 @@ public class OutlookWording {
                 .flatMap(now -> span(now, from, trip.here().surroundings(), unit))
                 .ifPresent(span -> lines.add(wording.text("outlook.now", span)));
         span(then.get(), from, there, unit).ifPresent(span -> lines.add(wording.text("outlook.then", span)));
-        lines.add(rate(outlook, rider));
+        outlook.rate().ifPresent(rate -> lines.add(rate(rate)));
         Optional<GaugePressure> likely = CarriedPressure.carryIfHeld(then.get().likely(), from, there);
         return new Said(lines, likely.map(found -> windows.side(window, found)).orElse(WindowWording.Side.NONE));
     }
@@ -72,13 +71,15 @@ public class OutlookWording {
         Surroundings same = at20(0);
         return outlook.expectedAt(now)
                 .flatMap(expected -> span(expected, same, same, rider.pressureUnit()))
-                .map(span -> List.of(wording.text("outlook.now-at-20", span), rate(outlook, rider)))
+                .map(span -> List.of(
+                        wording.text("outlook.now-at-20", span),
+                        rate(outlook.rate().orElseThrow())))
                 .orElse(List.of());
     }
 
     /** "19.5 psi (18.4 to 20.6)". */
     private Optional<String> span(
-            PressureFall.Expected expected, Surroundings from, Surroundings to, PressureUnit unit) {
+            PressureOutlook.Expected expected, Surroundings from, Surroundings to, PressureUnit unit) {
         Optional<GaugePressure> likely = CarriedPressure.carryIfHeld(expected.likely(), from, to);
         Optional<GaugePressure> low = CarriedPressure.carryIfHeld(expected.low(), from, to);
         Optional<GaugePressure> high = CarriedPressure.carryIfHeld(expected.high(), from, to);
@@ -92,13 +93,12 @@ public class OutlookWording {
                 PressureText.number(high.get(), unit)));
     }
 
-    private String rate(PressureOutlook outlook, Rider rider) {
+    private String rate(LossRate rate) {
         return wording.text(
                 "outlook.rate",
-                percent(outlook.lossPerDay().orElseThrow()),
-                percent(outlook.lowLossPerDay()),
-                percent(outlook.highLossPerDay()),
-                DateText.date(outlook.since(), rider.zoneId()));
+                percent(rate.lossPerDay()),
+                percent(rate.lowLossPerDay()),
+                percent(rate.highLossPerDay()));
     }
 
     private static String percent(double ratio) {

@@ -13,10 +13,15 @@ import org.springframework.web.bind.annotation.RestController;
 import org.stratopneum.core.air.StandardAtmosphere;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Range;
+import org.stratopneum.core.leak.AirLoss;
+import org.stratopneum.core.leak.FoundFlat;
+import org.stratopneum.core.leak.GaugeNoise;
 import org.stratopneum.core.leak.LeakBands;
 import org.stratopneum.core.leak.LeakClass;
-import org.stratopneum.core.leak.LeakRate;
 import org.stratopneum.core.leak.LeakReading;
+import org.stratopneum.core.leak.LossRate;
+import org.stratopneum.core.leak.PaceRise;
+import org.stratopneum.core.leak.PressureOutlook;
 import org.stratopneum.core.leak.Turn;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.GaugePressure;
@@ -39,9 +44,10 @@ class LeakRateCalculator {
     }
 
     /**
-     * All of the last segment, null where there is none of it.
+     * Of the present pace, pooled over inflations; null where there is none of it.
      *
      * @param percentPerDay share of the gauge pressure lost in a day (%), {@code low} and {@code high} its 80 % interval
+     * @param before the same before the change (%)
      */
     record Answer(
             Double percentPerDay,
@@ -51,9 +57,10 @@ class LeakRateCalculator {
             @JsonProperty("class") LeakClass named,
             Instant readAgainOn,
             Instant changedAt,
-            Instant belowFloorAt) {
-        static final Answer NOTHING = new Answer(null, null, null, null, LeakClass.UNSURE, null, null, null);
-    }
+            Double before,
+            AirLoss.Alarm alarm,
+            List<Instant> unloggedPumpingAt,
+            Instant belowFloorAt) {}
 
     @PostMapping(path = "/api/v1/calc/leak/rate", consumes = MediaType.APPLICATION_JSON_VALUE)
     Answer rate(HttpServletRequest request) throws IOException {
@@ -73,7 +80,7 @@ class LeakRateCalculator {
                 }
                 before = at.get();
                 reading.build(() -> new Turn(
-                                new LeakReading(
+                                LeakReading.noted(
                                         at.get(),
                                         GaugePressure.kpa(kpa),
                                         celsius == null ? null : Temperature.celsius(celsius)),
@@ -87,25 +94,32 @@ class LeakRateCalculator {
         Double floorKpa = fields.optionalNumber("floorKpa", floors);
         double heightM = fields.number("heightM", StandardAtmosphere.HEIGHT_M, 0);
         fields.finish();
-        return LeakRate.of(turns, LeakBands.of(kind.orElseThrow(), newSetup), heightM)
-                .map(rate -> answer(rate, floorKpa))
-                .orElse(Answer.NOTHING);
+        LeakBands bands = LeakBands.of(kind.orElseThrow(), newSetup);
+        return answer(AirLoss.of(turns, bands, GaugeNoise.USUAL, heightM), floorKpa);
     }
 
-    /** Null where a gauge that shows next to nothing makes it endless. */
-    private static Double percent(double loss) {
-        return Double.isFinite(loss) ? PERCENT * loss : null;
-    }
-
-    private static Answer answer(LeakRate rate, Double floorKpa) {
+    private static Answer answer(AirLoss loss, Double floorKpa) {
+        Optional<LossRate> rate = loss.rate();
+        Optional<PaceRise> rise = loss.rise();
         return new Answer(
-                percent(rate.fall().lossPerDay()),
-                percent(rate.fall().lowLossPerDay()),
-                percent(rate.fall().highLossPerDay()),
-                rate.fall().halfLifeDays().orElse(null),
-                rate.named(),
-                rate.readAgain(),
-                rate.change() == null ? null : rate.change().since(),
-                floorKpa == null ? null : rate.below(floorKpa).orElse(null));
+                rate.map(found -> PERCENT * found.lossPerDay()).orElse(null),
+                rate.map(LossRate::lowLossPerDay)
+                        .or(() -> loss.foundFlat().map(FoundFlat::leastLossPerDay))
+                        .map(low -> PERCENT * low)
+                        .orElse(null),
+                rate.map(found -> PERCENT * found.highLossPerDay()).orElse(null),
+                rate.map(LossRate::halfLifeDays).orElse(null),
+                loss.named(),
+                loss.readAgain().orElse(null),
+                rise.map(PaceRise::since).orElse(null),
+                rise.map(found -> PERCENT * found.before()).orElse(null),
+                loss.alarm(),
+                loss.unlogged().stream().map(found -> found.after().at()).toList(),
+                floorKpa == null
+                        ? null
+                        : loss.outlook()
+                                .flatMap(outlook -> outlook.under(GaugePressure.kpa(floorKpa)))
+                                .map(PressureOutlook.Under::likely)
+                                .orElse(null));
     }
 }

@@ -12,10 +12,10 @@ import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.web.fleet.bikes.AirLosses;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.FitParts;
 import org.stratopneum.web.fleet.bikes.Garage;
-import org.stratopneum.web.fleet.bikes.Outlooks;
 import org.stratopneum.web.fleet.bikes.WheelPlace;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
@@ -56,7 +56,7 @@ class WheelService {
     private final FitWording fits;
     private final HoldReading holds;
     private final Shelf shelf;
-    private final Outlooks outlooks;
+    private final AirLosses airLosses;
     private final OutlookWording outlookWording;
 
     WheelService(
@@ -73,9 +73,9 @@ class WheelService {
             FitWording fits,
             HoldReading holds,
             Shelf shelf,
-            Outlooks outlooks,
+            AirLosses airLosses,
             OutlookWording outlookWording) {
-        this.outlooks = outlooks;
+        this.airLosses = airLosses;
         this.outlookWording = outlookWording;
         this.shelf = shelf;
         this.holds = holds;
@@ -130,10 +130,9 @@ class WheelService {
                 wheel.tire()
                         .flatMap(tire -> holds.of(since(tire.since(), readings), rider))
                         .orElse(null),
-                outlooks.of(
-                                wheel,
-                                readings,
-                                bike.home() == null ? 0 : bike.home().heightM())
+                airLosses
+                        .of(bike, place.position())
+                        .flatMap(found -> found.loss().outlook())
                         .map(outlook -> outlookWording.now(outlook, rider))
                         .orElse(List.of()),
                 limits.of(wheel, own.orElse(null), rider.units()),

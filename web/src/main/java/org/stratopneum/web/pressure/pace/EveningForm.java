@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
+import org.stratopneum.core.leak.PressureOutlook;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.QuantityText;
@@ -20,9 +21,6 @@ import org.stratopneum.web.rider.Rider;
 final class EveningForm {
 
     private static final LocalTime USUAL_START = LocalTime.of(9, 0);
-
-    /** Nobody trusts a pace for longer (days; our judgement). */
-    private static final int MOST_AHEAD = 60;
 
     private final FormReader reader;
     private final Asked asked;
@@ -52,8 +50,8 @@ final class EveningForm {
         at.ifPresent(then -> {
             if (then.isBefore(now)) {
                 reader.fault("rideAt", "in-the-past");
-            } else if (then.isAfter(now.plus(MOST_AHEAD, ChronoUnit.DAYS))) {
-                reader.add(new Problem("rideAt", "too-far-off", (double) MOST_AHEAD, null, "d"));
+            } else if (then.isAfter(now.plus(PressureOutlook.FARTHEST_DAYS, ChronoUnit.DAYS))) {
+                reader.add(new Problem("rideAt", "too-far-off", (double) PressureOutlook.FARTHEST_DAYS, null, "d"));
             }
         });
         Optional<Double> wanted =

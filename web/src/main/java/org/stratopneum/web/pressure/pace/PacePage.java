@@ -8,10 +8,11 @@ import org.stratopneum.web.platform.wording.FormView;
 /**
  * All that the page says of a wheel's pace.
  *
- * @param rate how fast since it was last pumped, or null while nothing tells that
- * @param change what changed on the way, or null
+ * @param rate how fast it loses air now, or null while nothing tells that
+ * @param change that it loses more than before, or null
  * @param flat that it went flat, in words, or null
- * @param rise what nobody can explain, or null
+ * @param onceMore that it is to be read once more, in words, or null
+ * @param unlogged what nobody can explain, or null
  * @param ahead what comes of it, in words
  * @param evening what to set now for later, in words, or null
  * @param holeForm how fast it went down, or null without a tire that goes with its rim
@@ -27,7 +28,8 @@ record PacePage(
         Rate rate,
         Change change,
         String flat,
-        Rise rise,
+        String onceMore,
+        Unlogged unlogged,
         List<String> ahead,
         FormView form,
         Evening evening,
@@ -52,19 +54,22 @@ record PacePage(
             String hole,
             String again) {}
 
-    /** @param near what the log holds near that day */
-    record Change(String since, String paces, List<Near> near) {}
+    /**
+     * @param still that it is normal all the same, in words, or null
+     * @param near what the log holds near that day
+     */
+    record Change(String paces, String still, List<Near> near) {}
 
     record Near(UUID entry, String when, String what) {}
 
     /** A reading that stands too high: the entry that may be put right. */
-    record Rise(UUID entry, String what) {}
+    record Unlogged(UUID entry, String what) {}
 
     /** @param code of the shape of what speaks against it, or null where nothing does */
     record Evening(String set, String span, String code, String against) {}
 
     /** Readings between two inflations. */
-    record Span(String from, String until, int readings, String pace) {}
+    record Span(String from, String until, int readings, String fell) {}
 
     /** A class with its ends. */
     record Band(String word, String range, String what, boolean here) {}

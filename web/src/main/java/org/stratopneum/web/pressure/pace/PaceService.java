@@ -12,21 +12,20 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.leak.AirLoss;
 import org.stratopneum.core.leak.LeakClass;
-import org.stratopneum.core.leak.LeakRate;
 import org.stratopneum.core.leak.LeakReading;
-import org.stratopneum.core.leak.PaceChange;
-import org.stratopneum.core.leak.PressureFall;
+import org.stratopneum.core.leak.PaceRise;
 import org.stratopneum.core.leak.PressureOutlook;
 import org.stratopneum.core.leak.Turn;
-import org.stratopneum.core.leak.UnexplainedRise;
 import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.web.fleet.bikes.AirLosses;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
-import org.stratopneum.web.fleet.bikes.Outlooks;
+import org.stratopneum.web.fleet.bikes.WheelLoss;
 import org.stratopneum.web.fleet.bikes.WheelPlace;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
@@ -49,6 +48,7 @@ class PaceService {
 
     private static final int SET_UP = 200;
     private static final int LATEST_SPANS = 6;
+    private static final int READINGS = 60;
 
     /** What the log holds so many days before a change, and after it, is named beside it. */
     private static final int NEAR_BEFORE = 4;
@@ -63,7 +63,7 @@ class PaceService {
     private final BikeAdvisor advisor;
     private final Logbook logbook;
     private final LogWording logWording;
-    private final Paces paces;
+    private final AirLosses airLosses;
     private final PaceWording words;
     private final Wording wording;
     private final ProblemWording problemWording;
@@ -74,7 +74,7 @@ class PaceService {
             BikeAdvisor advisor,
             Logbook logbook,
             LogWording logWording,
-            Paces paces,
+            AirLosses airLosses,
             PaceWording words,
             Wording wording,
             ProblemWording problemWording) {
@@ -83,7 +83,7 @@ class PaceService {
         this.advisor = advisor;
         this.logbook = logbook;
         this.logWording = logWording;
-        this.paces = paces;
+        this.airLosses = airLosses;
         this.words = words;
         this.wording = wording;
         this.problemWording = problemWording;
@@ -97,9 +97,9 @@ class PaceService {
         BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
         WheelState wheel = bike.wheel(place.position()).orElseThrow();
         Instant now = logbook.now();
-        List<LogRow> rows = logbook.ofWheel(id, LogKind.READINGS, Outlooks.READINGS);
-        Optional<WheelPace> pace = paces.of(bike, wheel, rows, now);
-        Optional<PressureOutlook> outlook = pace.flatMap(found -> PressureOutlook.of(found.turns(), found.heightM()));
+        Optional<WheelLoss> read = airLosses.of(bike, place.position());
+        Optional<AirLoss> loss = read.map(WheelLoss::loss);
+        Optional<PressureOutlook> outlook = loss.flatMap(AirLoss::outlook);
         Optional<WheelAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg())
                 .map(found -> place.position() == WheelPosition.REAR ? found.rear() : found.front());
         GaugePressure told = advice.map(WheelAdvice::pressure).orElse(null);
@@ -107,48 +107,51 @@ class PaceService {
         EveningForm evening = EveningForm.of(typed, told, rider, now);
         GaugePressure ceiling = wheel.ceiling().map(Ceiling::pressure).orElse(null);
         Optional<HoleForm> hole = wheel.tireOnRim()
-                .map(onRim ->
-                        HoleForm.of(typed, onRim.section().airVolumeL(), Paces.heightM(bike), rider.pressureUnit()));
+                .map(onRim -> HoleForm.of(typed, onRim.section().airVolumeL(), heightM(bike), rider.pressureUnit()));
         return new PacePage(
                 id,
                 wording.of("position", place.position()),
                 place.bikeName(),
-                pace.isPresent(),
-                pace.flatMap(WheelPace::rate)
-                        .map(rate -> words.rate(rate, pace.get(), told, wheel, rider))
+                read.isPresent(),
+                loss.flatMap(found ->
+                                found.rate().map(rate -> words.rate(rate, found, heightM(bike), told, wheel, rider)))
                         .orElse(null),
-                pace.flatMap(WheelPace::change)
-                        .map(change -> change(change, bike, id, rider))
+                loss.flatMap(found -> found.rise().map(rise -> change(rise, found, bike, id, rider)))
                         .orElse(null),
-                pace.flatMap(WheelPace::flat)
-                        .map(flat -> words.flat(flat, rider))
+                loss.flatMap(found -> words.flat(found, rider)).orElse(null),
+                loss.filter(found -> found.alarm() == AirLoss.Alarm.READ_ONCE_MORE)
+                        .flatMap(found -> words.onceMore(found, rider))
                         .orElse(null),
-                pace.flatMap(found -> rise(found, rows, rider)).orElse(null),
+                read.flatMap(found -> unlogged(found, id, rider)).orElse(null),
                 outlook.map(found -> words.ahead(found, window, rider, now)).orElse(List.of()),
                 new FormView(
                         evening.typed(),
                         problemWording.messages(evening.problems().list())),
                 outlook.flatMap(found -> evening.asked()
-                                .flatMap(asked -> words.evening(found, asked, ceiling, isFast(pace.get()), rider, now)))
+                                .flatMap(asked -> words.evening(found, asked, ceiling, isFast(loss.get()), rider, now)))
                         .orElse(null),
                 hole.map(form -> new FormView(
                                 form.reader().typed(),
                                 problemWording.messages(form.reader().problems().list())))
                         .orElse(null),
                 hole.flatMap(HoleForm::diameterMm).map(words::hole).orElse(null),
-                pace.map(found -> chart(found, window, rider, now)).orElse(null),
+                read.map(found -> chart(found, window, rider, now)).orElse(null),
                 rider.pressureUnit().symbol(),
-                pace.map(found -> spans(found, rider)).orElse(List.of()),
-                pace.map(words::bands).orElse(List.of()));
+                read.map(found -> spans(found, rider)).orElse(List.of()),
+                loss.map(words::bands).orElse(List.of()));
     }
 
-    private static boolean isFast(WheelPace pace) {
-        return pace.rate().map(LeakRate::named).filter(LeakClass.FAST::equals).isPresent();
+    private static boolean isFast(AirLoss loss) {
+        return loss.named() == LeakClass.FAST;
     }
 
-    private PacePage.Change change(PaceChange change, BikeState bike, UUID wheelId, Rider rider) {
-        Instant from = change.since().minus(NEAR_BEFORE, ChronoUnit.DAYS);
-        Instant to = change.since().plus(NEAR_AFTER, ChronoUnit.DAYS);
+    private static double heightM(BikeState bike) {
+        return bike.home() == null ? 0 : bike.home().heightM();
+    }
+
+    private PacePage.Change change(PaceRise rise, AirLoss loss, BikeState bike, UUID wheelId, Rider rider) {
+        Instant from = rise.since().minus(NEAR_BEFORE, ChronoUnit.DAYS);
+        Instant to = rise.seen().plus(NEAR_AFTER, ChronoUnit.DAYS);
         List<PacePage.Near> near = Stream.concat(
                         logbook.ofWheel(wheelId, LogKind.SETTING_UP, SET_UP).stream(),
                         logbook.ofBike(bike.id(), List.of(LogKind.RIDDEN)).stream())
@@ -161,47 +164,48 @@ class PaceService {
                         DateText.moment(row.happenedAt(), rider.zoneId()),
                         logWording.line(row, rider).what()))
                 .toList();
-        return words.change(change, near, rider);
+        return words.change(rise, loss.alarm(), near, rider);
     }
 
-    private Optional<PacePage.Rise> rise(WheelPace pace, List<LogRow> rows, Rider rider) {
-        return UnexplainedRise.in(pace.lastSpan(), pace.heightM())
-                .flatMap(rise -> rows.stream()
-                        .filter(row -> row.happenedAt().equals(rise.after().at()))
+    /** Asked once: after the next inflation that is noted it matters no more. */
+    private Optional<PacePage.Unlogged> unlogged(WheelLoss read, UUID wheelId, Rider rider) {
+        List<List<LeakReading>> spans = Turn.spans(read.turns());
+        return read.loss().unlogged().stream()
+                .filter(found -> spans.get(spans.size() - 1).contains(found.after()))
+                .reduce((earlier, later) -> later)
+                .flatMap(found -> logbook.ofWheel(wheelId, LogKind.READINGS, READINGS).stream()
+                        .filter(row -> row.happenedAt().equals(found.after().at()))
                         .findFirst()
-                        .map(row -> words.rise(row.id(), rise, pace.heightM(), rider)));
+                        .map(row -> words.unlogged(row.id(), found, read.heightM(), rider)));
     }
 
-    private List<PacePage.Span> spans(WheelPace pace, Rider rider) {
+    private List<PacePage.Span> spans(WheelLoss read, Rider rider) {
         List<PacePage.Span> spans = new ArrayList<>();
-        for (List<LeakReading> span : Turn.spans(pace.turns())) {
-            spans.add(0, words.span(span, PressureFall.of(span, pace.heightM()), rider));
+        for (List<LeakReading> span : Turn.spans(read.turns())) {
+            spans.add(0, words.span(span, read.heightM(), rider));
         }
         return spans.subList(0, Math.min(LATEST_SPANS, spans.size()));
     }
 
     /** All at 20 C, so that what is drawn is what was fitted. */
-    private static ReadingsChart chart(WheelPace pace, PressureWindow window, Rider rider, Instant now) {
-        if (pace.turns().isEmpty()) {
+    private static ReadingsChart chart(WheelLoss read, PressureWindow window, Rider rider, Instant now) {
+        if (read.turns().isEmpty()) {
             return null;
         }
-        List<ReadingsChart.Reading> readings = pace.turns().stream()
+        List<ReadingsChart.Reading> readings = read.turns().stream()
                 .map(turn -> new ReadingsChart.Reading(
-                        turn.reading().at(), turn.reading().at20(pace.heightM()), turn.afterInflation()))
+                        turn.reading().at(), turn.reading().at20(read.heightM()), turn.afterInflation()))
                 .toList();
-        List<List<ReadingsChart.Reading>> curves = Turn.spans(pace.turns()).stream()
-                .map(span -> PressureFall.of(span, pace.heightM()))
-                .flatMap(Optional::stream)
-                .map(PaceService::curve)
-                .toList();
+        List<List<ReadingsChart.Reading>> curves =
+                read.loss().fits().stream().map(PaceService::curve).toList();
         return ReadingsChart.of(readings, curves, window, rider.pressureUnit(), rider.zoneId(), now);
     }
 
-    private static List<ReadingsChart.Reading> curve(PressureFall fall) {
-        Duration step = Duration.between(fall.start(), fall.end()).dividedBy(CURVE_POINTS);
-        return Stream.iterate(fall.start(), at -> at.plus(step))
+    private static List<ReadingsChart.Reading> curve(AirLoss.Fit fit) {
+        Duration step = Duration.between(fit.start(), fit.end()).dividedBy(CURVE_POINTS);
+        return Stream.iterate(fit.start(), at -> at.plus(step))
                 .limit(CURVE_POINTS + 1L)
-                .map(at -> new ReadingsChart.Reading(at, fall.at(at).likely(), false))
+                .map(at -> new ReadingsChart.Reading(at, fit.at(at), false))
                 .toList();
     }
 }

@@ -11,15 +11,16 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.air.HoleSize;
 import org.stratopneum.core.air.Surroundings;
+import org.stratopneum.core.leak.AirLoss;
+import org.stratopneum.core.leak.FoundFlat;
 import org.stratopneum.core.leak.LeakBands;
 import org.stratopneum.core.leak.LeakClass;
-import org.stratopneum.core.leak.LeakRate;
 import org.stratopneum.core.leak.LeakReading;
-import org.stratopneum.core.leak.PaceChange;
-import org.stratopneum.core.leak.PressureFall;
+import org.stratopneum.core.leak.LossRate;
+import org.stratopneum.core.leak.PaceRise;
 import org.stratopneum.core.leak.PressureOutlook;
-import org.stratopneum.core.leak.UnexplainedRise;
-import org.stratopneum.core.leak.WentFlat;
+import org.stratopneum.core.leak.SuddenLoss;
+import org.stratopneum.core.leak.UnloggedPumping;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
@@ -41,9 +42,6 @@ public class PaceWording {
     /** A half-life beyond this says only that it is long (days). */
     private static final double LONG_DAYS = 400;
 
-    /** A gauge that shows next to nothing leaves the bracket open downwards (ratio). */
-    private static final double NO_SENSE = 10;
-
     private final Wording wording;
 
     PaceWording(Wording wording) {
@@ -61,38 +59,38 @@ public class PaceWording {
     }
 
     /** "8.1 % a day (7.0 to 9.2)". */
-    public String percent(PressureFall fall) {
+    public String percent(LossRate rate) {
         return wording.text(
-                "pace.percent", share(fall.lossPerDay()), share(fall.lowLossPerDay()), share(fall.highLossPerDay()));
+                "pace.percent", share(rate.lossPerDay()), share(rate.lowLossPerDay()), share(rate.highLossPerDay()));
     }
 
     private static String share(double ratio) {
-        return ratio < -NO_SENSE ? "< -" + Numbers.fixed(PERCENT * NO_SENSE, 0) : Numbers.fixed(PERCENT * ratio, 1);
+        return Numbers.fixed(PERCENT * ratio, 1);
     }
 
-    PacePage.Rate rate(LeakRate rate, WheelPace pace, GaugePressure told, WheelState wheel, Rider rider) {
-        PressureFall fall = rate.fall();
+    PacePage.Rate rate(LossRate rate, AirLoss loss, double heightM, GaugePressure told, WheelState wheel, Rider rider) {
+        double half = rate.halfLifeDays();
         return new PacePage.Rate(
                 code(rate.named()),
-                wording.of("pace.class", rate.named()),
+                rate.isPerhapsFast()
+                        ? wording.text("pace.class.LEAK.perhaps-fast")
+                        : wording.of("pace.class", rate.named()),
                 wording.text("pace.class." + rate.named() + ".then"),
-                percent(fall),
-                told == null ? null : atTold(fall, told, rider.pressureUnit()),
-                fall.halfLifeDays()
-                        .map(days -> days > LONG_DAYS
-                                ? wording.text("pace.half.long")
-                                : wording.text("pace.half", Numbers.fixed(days, days < 10 ? 1 : 0)))
-                        .orElse(null),
-                told == null ? null : hole(fall, told, pace, wheel),
-                rate.readAgain() == null
-                        ? null
-                        : wording.text(
-                                "pace.again", DateText.weekday(LocalDate.ofInstant(rate.readAgain(), rider.zoneId()))));
+                percent(rate),
+                told == null ? null : atTold(rate, told, rider.pressureUnit()),
+                half > LONG_DAYS
+                        ? wording.text("pace.half.long")
+                        : wording.text("pace.half", Numbers.fixed(half, half < 10 ? 1 : 0)),
+                told == null ? null : hole(rate, told, heightM, wheel),
+                loss.readAgain()
+                        .map(again -> wording.text(
+                                "pace.again", DateText.weekday(LocalDate.ofInstant(again, rider.zoneId()))))
+                        .orElse(null));
     }
 
-    private String atTold(PressureFall fall, GaugePressure told, PressureUnit unit) {
+    private String atTold(LossRate rate, GaugePressure told, PressureUnit unit) {
         PressureUnit beside = PressureText.beside(unit);
-        double loss = told.kpa() * fall.lossPerDay();
+        double loss = told.kpa() * rate.lossPerDay();
         return wording.text(
                 "pace.at-told",
                 Numbers.fixed(unit.fromKpa(loss), unit.decimals() + 1),
@@ -102,16 +100,13 @@ public class PaceWording {
                 PressureText.text(told, unit));
     }
 
-    /** As if all of it went through one hole; nothing where it hardly falls. */
-    private static String hole(PressureFall fall, GaugePressure told, WheelPace pace, WheelState wheel) {
-        if (!(fall.lowLossPerDay() > 0)) {
-            return null;
-        }
+    /** As if all of it went through one hole. */
+    private static String hole(LossRate rate, GaugePressure told, double heightM, WheelState wheel) {
         return wheel.tireOnRim()
                 .map(onRim -> {
                     double litres = onRim.section().airVolumeL();
-                    Surroundings there = Surroundings.of(REFERENCE_C, pace.heightM());
-                    return Numbers.fixed(micrometres(fall.lossPerDay(), told, litres, there), 0);
+                    Surroundings there = Surroundings.of(REFERENCE_C, heightM);
+                    return Numbers.fixed(micrometres(rate.lossPerDay(), told, litres, there), 0);
                 })
                 .orElse(null);
     }
@@ -132,15 +127,55 @@ public class PaceWording {
 
     private static final double SEALS_MM = 3;
 
-    PacePage.Change change(PaceChange change, List<PacePage.Near> near, Rider rider) {
+    /** "Loses about twice as much as before 3 Nov (1.2 -> 2.4 % a day). Still normal." */
+    PacePage.Change change(PaceRise rise, AirLoss.Alarm alarm, List<PacePage.Near> near, Rider rider) {
+        double times = rise.now() / Math.max(LEAST_BEFORE, rise.before());
         return new PacePage.Change(
-                DateText.weekday(LocalDate.ofInstant(change.since(), rider.zoneId())),
-                wording.text("pace.change", share(change.before()), share(change.now())),
+                wording.text(
+                        "pace.change",
+                        Numbers.fixed(times, times < TWO_DIGITS ? 1 : 0),
+                        DateText.date(rise.since(), rider.zoneId()),
+                        share(rise.before()),
+                        share(rise.now())),
+                alarm == AirLoss.Alarm.NOTE ? wording.text("pace.change.normal") : null,
                 near);
     }
 
+    /** Next to nothing before is not divided by (ratio); a factor from here on is told without tenths. */
+    private static final double LEAST_BEFORE = 0.002;
+
+    private static final double TWO_DIGITS = 10;
+
+    /** "Lost 9 % since yesterday, usually 1 %. Read once more before you pump." */
+    Optional<String> onceMore(AirLoss loss, Rider rider) {
+        return loss.lastFall()
+                .map(last -> wording.text(
+                        "pace.once-more",
+                        Numbers.fixed(PERCENT * last.lost(), 0),
+                        DateText.moment(last.before().at(), rider.zoneId()),
+                        Numbers.fixed(PERCENT * last.usual(), 0)));
+    }
+
+    /** How it went flat, if it did. */
+    Optional<String> flat(AirLoss loss, Rider rider) {
+        return loss.sudden()
+                .map(sudden -> sudden(sudden, rider))
+                .or(() -> loss.foundFlat().map(flat -> foundFlat(flat, rider)));
+    }
+
+    /** "Held 1.50 bar on Sunday, flat by Tuesday: at least 16 % a day." */
+    public String foundFlat(FoundFlat flat, Rider rider) {
+        return wording.text(
+                "pace.flat.found",
+                PressureText.text(flat.before().pressure(), rider.pressureUnit()),
+                DateText.date(flat.before().at(), rider.zoneId()),
+                DateText.date(flat.after().at(), rider.zoneId()),
+                Numbers.fixed(PERCENT * flat.leastLossPerDay(), 0),
+                wording.text("pace.class." + flat.named() + ".then"));
+    }
+
     /** "Went from 1.90 to 0.14 bar within 10 minutes. ..." */
-    String flat(WentFlat flat, Rider rider) {
+    public String sudden(SuddenLoss flat, Rider rider) {
         PressureUnit unit = rider.pressureUnit();
         long minutes = Math.max(1, flat.within().toMinutes());
         return wording.text(
@@ -153,16 +188,17 @@ public class PaceWording {
     /** Longer than this is said in hours. */
     private static final long MINUTES_MOST = 90;
 
-    PacePage.Rise rise(UUID entry, UnexplainedRise rise, double heightM, Rider rider) {
+    /** "1.49 bar on 19 Nov, more than expected after 1.42 on 12 Nov. ..." */
+    PacePage.Unlogged unlogged(UUID entry, UnloggedPumping found, double heightM, Rider rider) {
         PressureUnit unit = rider.pressureUnit();
-        return new PacePage.Rise(
+        return new PacePage.Unlogged(
                 entry,
                 wording.text(
-                        "pace.rise",
-                        PressureText.text(rise.before().at20(heightM), unit),
-                        DateText.moment(rise.before().at(), rider.zoneId()),
-                        PressureText.text(rise.after().at20(heightM), unit),
-                        DateText.moment(rise.after().at(), rider.zoneId())));
+                        "pace.unlogged",
+                        PressureText.text(found.after().at20(heightM), unit),
+                        DateText.moment(found.after().at(), rider.zoneId()),
+                        PressureText.text(found.before().at20(heightM), unit),
+                        DateText.moment(found.before().at(), rider.zoneId())));
     }
 
     /** What it holds by now, and when it will be under the window. */
@@ -170,7 +206,7 @@ public class PaceWording {
         List<String> lines = new ArrayList<>();
         PressureUnit unit = rider.pressureUnit();
         outlook.expectedAt(now).ifPresent(expected -> lines.add(wording.text("pace.now", span(expected, unit))));
-        if (window == null || outlook.lossPerDay().isEmpty()) {
+        if (window == null || outlook.rate().isEmpty()) {
             return lines;
         }
         String floor = PressureText.text(window.low(), unit);
@@ -198,7 +234,7 @@ public class PaceWording {
     }
 
     /** "19.5 psi (18.4 to 20.6)". */
-    private String span(PressureFall.Expected expected, PressureUnit unit) {
+    private String span(PressureOutlook.Expected expected, PressureUnit unit) {
         return wording.text(
                 "outlook.span",
                 PressureText.text(expected.likely(), unit),
@@ -244,21 +280,29 @@ public class PaceWording {
         });
     }
 
-    PacePage.Span span(List<LeakReading> span, Optional<PressureFall> fall, Rider rider) {
+    PacePage.Span span(List<LeakReading> span, double heightM, Rider rider) {
+        LeakReading first = span.get(0);
+        LeakReading last = span.get(span.size() - 1);
+        PressureUnit unit = rider.pressureUnit();
         return new PacePage.Span(
-                DateText.date(span.get(0).at(), rider.zoneId()),
-                DateText.date(span.get(span.size() - 1).at(), rider.zoneId()),
+                DateText.date(first.at(), rider.zoneId()),
+                DateText.date(last.at(), rider.zoneId()),
                 span.size(),
-                fall.map(this::percent).orElseGet(() -> wording.text("pace.span.none")));
+                span.size() < 2
+                        ? wording.text("pace.span.none")
+                        : wording.text(
+                                "pace.span.fell",
+                                PressureText.number(first.at20(heightM), unit),
+                                PressureText.text(last.at20(heightM), unit)));
     }
 
-    List<PacePage.Band> bands(WheelPace pace) {
-        LeakBands bands = pace.bands();
-        LeakClass now = pace.rate().map(LeakRate::named).orElse(LeakClass.UNSURE);
+    List<PacePage.Band> bands(AirLoss loss) {
+        LeakBands bands = loss.bands();
+        LeakClass now = loss.named();
         List<PacePage.Band> lines = new ArrayList<>();
         for (int i = 0; i < LeakClass.NAMED.size(); i++) {
             LeakClass named = LeakClass.NAMED.get(i);
-            String from = share(bands.from(named));
+            String from = i == 0 ? "" : share(bands.from(named));
             String to = i + 1 < LeakClass.NAMED.size() ? share(bands.from(LeakClass.NAMED.get(i + 1))) : "";
             String range = i == 0
                     ? wording.text("pace.band.up-to", to)
