@@ -63,7 +63,7 @@ class DemoRides {
         Random random = new Random(SEED);
         for (int bike = 1; bike <= RIDES.length; bike++) {
             BikeState standing = garage.bike(DemoWheel.id(300 + bike));
-            BikeAdvice anybody = BikeAdvisor.usualRide(standing, riders.self().bodyKg())
+            BikeAdvice anybody = BikeAdvisor.usualRide(standing)
                     .flatMap(ride -> advisor.adviseAnybody(standing, ride))
                     .orElseThrow();
             for (int ride = RIDES[bike - 1]; ride > 0; ride--) {

@@ -83,8 +83,7 @@ class DemoYear {
     /** What is told for the wheel on its pair, whichever pair is in the bike now. */
     private GaugePressure told(DemoWheel wheel) {
         BikeState bike = garage.bikeOn(wheel.bikeId(), wheel.wheelsetId());
-        return AdvisedPressures.of(
-                        advisor.adviseUsual(bike, riders.self().bodyKg()).orElseThrow(), PressureUnit.PSI)
+        return AdvisedPressures.of(advisor.adviseUsual(bike).orElseThrow(), PressureUnit.PSI)
                 .pressure(wheel.position());
     }
 

@@ -93,7 +93,7 @@ class DueEntries {
         List<DueEntry> plain = new ArrayList<>();
         List<DueEntry> marked = new ArrayList<>();
         for (BikeState bike : bikes) {
-            Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
+            Optional<BikeAdvice> advice = advisor.adviseUsual(bike);
             for (WheelPosition position : WheelPosition.values()) {
                 bike.wheel(position)
                         .ifPresent(wheel -> known.all(wheel, window(advice, position))

@@ -84,7 +84,7 @@ class RideService {
     }
 
     private List<RidePage.Wheel> wheels(BikeState bike, LocalDate day, DueEntries.All all) {
-        Optional<BikeAdvice> advice = advisor.adviseUsual(bike, all.rider().bodyKg());
+        Optional<BikeAdvice> advice = advisor.adviseUsual(bike);
         List<RidePage.Wheel> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             bike.wheel(position).ifPresent(wheel -> {

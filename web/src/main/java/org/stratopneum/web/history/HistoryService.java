@@ -165,7 +165,7 @@ class HistoryService {
 
     private Optional<PressureWindow> window(FittedTires.Wheel wheel, Rider rider) {
         BikeState bike = garage.bikeOn(wheel.bikeId(), wheel.wheelsetId());
-        Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
+        Optional<BikeAdvice> advice = advisor.adviseUsual(bike);
         return advice.map(found -> wheel.position() == WheelPosition.REAR ? found.rear() : found.front())
                 .map(WheelAdvice::window);
     }

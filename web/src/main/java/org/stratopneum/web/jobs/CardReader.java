@@ -113,7 +113,7 @@ class CardReader {
     }
 
     GaugePressure riding(BikeState bike, WheelState wheel, Rider rider) {
-        return advisor.adviseUsual(bike, rider.bodyKg())
+        return advisor.adviseUsual(bike)
                 .flatMap(advice -> AdvisedPressures.settable(advice, rider.pressureUnit()))
                 .map(told -> told.pressure(wheel.position()))
                 .orElse(null);

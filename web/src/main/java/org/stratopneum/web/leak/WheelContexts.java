@@ -63,8 +63,12 @@ class WheelContexts {
         Map<String, String> fields = new TreeMap<>();
         List<String> said = new ArrayList<>();
         Optional<WheelState.Tire> tire = wheel.tire();
-        List<LogRow> rows = rows(wheel, now);
-        Optional<WheelLoss> read = airLosses.of(bike, wheel.position());
+        List<LogRow> all = rows(bike, wheel, now);
+        Optional<WheelLoss> read =
+                Optional.ofNullable(airLosses.of(List.of(bike), all, rider, now).get(wheel.wheelId()));
+        List<LogRow> rows = all.stream()
+                .filter(row -> wheel.wheelId().equals(row.subject().wheelId()))
+                .toList();
         Optional<AirLoss> loss = read.map(WheelLoss::loss);
         loss.filter(found -> found.named() != LeakClass.UNSURE).ifPresent(found -> {
             fields.put("rate", found.named().name());
@@ -117,15 +121,14 @@ class WheelContexts {
                 && (loss.named() != LeakClass.UNSURE || loss.rate().isPresent());
     }
 
-    /** Fillings and tapings of the wheel, as far back as they count. */
-    private List<LogRow> rows(WheelState wheel, Instant now) {
-        List<Logbook.Asked> asked = new ArrayList<>();
-        asked.add(new Logbook.Asked(List.of(LogKind.RIM_TAPED), now.minus(NEW_TAPE_DAYS, ChronoUnit.DAYS)));
+    /** Readings, fillings and what was mended of both wheels, as far back as they count. */
+    private List<LogRow> rows(BikeState bike, WheelState wheel, Instant now) {
+        List<Logbook.Asked> asked = new ArrayList<>(AirLosses.asked(now));
         // what was filled in while the tire was put on may have been noted first that day
         wheel.tire()
                 .map(tire -> tire.since().minus(1, ChronoUnit.DAYS))
                 .ifPresent(first -> asked.add(new Logbook.Asked(List.of(LogKind.SEALANT_ADDED), first)));
-        return logbook.current(List.of(wheel.wheelId()), asked);
+        return logbook.current(AirLosses.wheels(bike), asked);
     }
 
     private static List<LogRow> of(List<LogRow> rows, Collection<LogKind> kinds) {

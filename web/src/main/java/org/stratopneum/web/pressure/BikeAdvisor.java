@@ -42,28 +42,28 @@ public class BikeAdvisor {
     }
 
     /** The advice for the bike's usual ride; empty while something for it is missing. */
-    public Optional<BikeAdvice> adviseUsual(BikeState bike, Double riderKg) {
-        return usualRide(bike, riderKg).flatMap(ride -> advise(bike, ride));
+    public Optional<BikeAdvice> adviseUsual(BikeState bike) {
+        return usualRide(bike).flatMap(ride -> advise(bike, ride));
     }
 
     /** The bike's usual ride; empty while nobody said what the rider weighs or where they ride. */
-    public static Optional<RideForm.Ride> usualRide(BikeState bike, Double riderKg) {
-        return bike.ground().isEmpty() ? Optional.empty() : rideOn(bike, riderKg, new GroundMix(bike.ground()));
+    public static Optional<RideForm.Ride> usualRide(BikeState bike) {
+        return bike.ground().isEmpty() ? Optional.empty() : rideOn(bike, new GroundMix(bike.ground()));
     }
 
     /** The advice for the bike's usual load on other ground; empty while something for it is missing. */
-    public Optional<BikeAdvice> adviseOn(BikeState bike, Double riderKg, GroundMix ground) {
-        return rideOn(bike, riderKg, ground).flatMap(ride -> advise(bike, ride));
+    public Optional<BikeAdvice> adviseOn(BikeState bike, GroundMix ground) {
+        return rideOn(bike, ground).flatMap(ride -> advise(bike, ride));
     }
 
     /** The bike's usual load on some ground; empty while nobody said what the rider weighs. */
-    public static Optional<RideForm.Ride> rideOn(BikeState bike, Double riderKg, GroundMix ground) {
-        if (riderKg == null) {
+    public static Optional<RideForm.Ride> rideOn(BikeState bike, GroundMix ground) {
+        if (bike.rider().kg() == null) {
             return Optional.empty();
         }
         BikeState.Masses masses = bike.masses();
         SystemMass mass = new SystemMass(
-                riderKg,
+                bike.rider().kg(),
                 masses.gearKg(),
                 masses.bikeKg(),
                 masses.luggageFrontKg(),

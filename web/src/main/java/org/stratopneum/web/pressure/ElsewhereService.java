@@ -69,7 +69,7 @@ class ElsewhereService {
         BikeState bike = garage.bike(bikeId);
         List<Place> known = places.inUse();
         TripForm.Read read = trips.read(parameters, known, rider, logbook.now());
-        Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
+        Optional<BikeAdvice> advice = advisor.adviseUsual(bike);
         Optional<AdvisedPressures> told =
                 advice.flatMap(found -> AdvisedPressures.settable(found, rider.pressureUnit()));
         List<ElsewherePage.Wheel> wheels = new ArrayList<>();

@@ -58,12 +58,12 @@ class PocketService {
     PocketPage page(UUID bikeId) {
         Rider rider = riders.self();
         BikeState bike = garage.bike(bikeId);
-        Optional<BikeAdvice> usual = advisor.adviseUsual(bike, rider.bodyKg());
+        Optional<BikeAdvice> usual = advisor.adviseUsual(bike);
         List<PocketPage.Row> rows = new ArrayList<>();
         usual.ifPresent(advice -> rows.add(row(wording.text("pocket.usual"), advice, rider.pressureUnit())));
         if (usual.isPresent()) {
             for (Ground ground : Ground.values()) {
-                advisor.adviseOn(bike, rider.bodyKg(), GroundMix.only(ground))
+                advisor.adviseOn(bike, GroundMix.only(ground))
                         .ifPresent(advice -> rows.add(row(wording.of("ground", ground), advice, rider.pressureUnit())));
             }
         }

@@ -76,7 +76,7 @@ class PressureService {
     Ask ask(UUID bikeId, Map<String, String> parameters) {
         Rider rider = riders.self();
         BikeState bike = garage.bike(bikeId);
-        RideForm form = RideForm.of(bike, rider.bodyKg(), rider.massUnit(), parameters);
+        RideForm form = RideForm.of(bike, rider.massUnit(), parameters);
         Problems problems = new Problems();
         RideForm.Ride ride = form.ride(problems).orElse(null);
         BikeAdvice advice = ride == null ? null : advisor.advise(bike, ride).orElse(null);

@@ -65,9 +65,7 @@ class DemoGarageTest {
             assertThat(bikes).extracting(BikeState::name).containsExactly("Skylark", "Heron", "Sledge");
             for (BikeState bike : bikes) {
                 assertThat(bike.rollable()).as(bike.name()).isTrue();
-                BikeAdvice advice = advisor.adviseUsual(
-                                bike, riders.self().orElseThrow().bodyKg())
-                        .orElseThrow();
+                BikeAdvice advice = advisor.adviseUsual(bike).orElseThrow();
                 assertThat(advice.blocked()).as(bike.name()).isFalse();
                 assertThat(bike.rear().lastReading()).isPresent();
                 assertThat(bike.front().lastReading()).isPresent();
@@ -80,7 +78,7 @@ class DemoGarageTest {
     void theRearOfSkylarkLosesMoreThanItsFrontSinceTheLeverJob() {
         inDemo(() -> {
             BikeState skylark = garage.bikes().get(0);
-            BikeAdvice advice = advisor.adviseUsual(skylark, 64.0).orElseThrow();
+            BikeAdvice advice = advisor.adviseUsual(skylark.under(64.0)).orElseThrow();
             double rear = lastKpaOfTheDemo(skylark.rear().wheelId())
                     / advice.rear().pressure().kpa();
             double front = lastKpaOfTheDemo(skylark.front().wheelId())

@@ -19,6 +19,7 @@ import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.pressure.Posture;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.fleet.bikes.BikeRider;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.HandGauge;
 import org.stratopneum.web.fleet.bikes.LearnedPressure;
@@ -89,6 +90,7 @@ class ReadingFormTest {
                 UUID.randomUUID(),
                 "Test bike",
                 Posture.ROAD,
+                BikeRider.keeper(70.0),
                 WheelLoads.NEVER,
                 new BikeState.Masses(10, 3, 0, 0, 0),
                 DropSchool.BALANCED,

@@ -136,7 +136,7 @@ class TodayService {
     }
 
     private BikeCard card(BikeState bike, WheelDues.Known dues, Rider rider, Instant now, LogOutcome outcome) {
-        Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
+        Optional<BikeAdvice> advice = advisor.adviseUsual(bike);
         Optional<AdvisedPressures> told = advice.map(found -> AdvisedPressures.of(found, rider.pressureUnit()));
         List<BikeCard.WheelCard> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {

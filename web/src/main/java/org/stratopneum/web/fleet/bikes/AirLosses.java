@@ -60,6 +60,11 @@ public class AirLosses {
         return List.of(new Logbook.Asked(kinds, now.minus(READ_FOR)));
     }
 
+    /** The wheels to ask for: each tells of the gauge that the other is read with. */
+    public static List<UUID> wheels(BikeState bike) {
+        return states(bike).map(WheelState::wheelId).toList();
+    }
+
     /** Of one wheel; empty without a tire. */
     @Transactional(readOnly = true)
     public Optional<WheelLoss> of(BikeState bike, WheelPosition position) {
@@ -70,8 +75,7 @@ public class AirLosses {
     @Transactional(readOnly = true)
     public Map<UUID, WheelLoss> of(BikeState bike) {
         Instant now = logbook.now();
-        List<UUID> wheels = wheels(bike).map(WheelState::wheelId).toList();
-        return of(List.of(bike), logbook.current(wheels, asked(now)), riders.self(), now);
+        return of(List.of(bike), logbook.current(wheels(bike), asked(now)), riders.self(), now);
     }
 
     /**
@@ -86,7 +90,7 @@ public class AirLosses {
         Warmths warmths = new Warmths(rider, now);
         Map<UUID, WheelLoss> losses = new HashMap<>();
         for (BikeState bike : bikes) {
-            List<Read> read = wheels(bike)
+            List<Read> read = states(bike)
                     .filter(wheel -> wheel.tire().isPresent())
                     .map(wheel -> read(bike, wheel, byWheel.getOrDefault(wheel.wheelId(), List.of()), warmths, now))
                     .toList();
@@ -102,7 +106,7 @@ public class AirLosses {
                 .collect(Collectors.toMap(DueItem::wheelId, item -> item));
     }
 
-    private static Stream<WheelState> wheels(BikeState bike) {
+    private static Stream<WheelState> states(BikeState bike) {
         return Stream.of(WheelPosition.values()).map(bike::wheel).flatMap(Optional::stream);
     }
 

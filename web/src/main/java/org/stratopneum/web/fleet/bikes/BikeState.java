@@ -15,6 +15,7 @@ import org.stratopneum.web.fleet.places.Place;
 /**
  * A bike as it stands.
  *
+ * @param rider who rides it
  * @param weighed what its wheels were weighed with; where they were not, the posture tells
  * @param ground the usual ride, share of each ground (ratio), largest first
  * @param hand the gauge that its wheels are read with
@@ -26,6 +27,7 @@ public record BikeState(
         UUID id,
         String name,
         Posture posture,
+        BikeRider rider,
         WheelLoads weighed,
         Masses masses,
         DropSchool drop,
@@ -45,6 +47,27 @@ public record BikeState(
 
     public BikeState {
         ground = new LinkedHashMap<>(ground);
+    }
+
+    /** The same bike under somebody who weighs so much (kg). */
+    public BikeState under(double kg) {
+        return new BikeState(
+                id,
+                name,
+                posture,
+                new BikeRider(rider.name(), kg, rider.apart()),
+                weighed,
+                masses,
+                drop,
+                wet,
+                ground,
+                wheelsetId,
+                wheelsetName,
+                openings,
+                hand,
+                home,
+                rear,
+                front);
     }
 
     public LoadShare share() {

@@ -111,6 +111,7 @@ public class Garage {
                 bike.bikeId(),
                 bike.bikeName(),
                 bike.posture(),
+                new BikeRider(bike.riderName(), bike.riderKg(), bike.riderApart()),
                 new WheelLoads(bike.weighedRearKg(), bike.weighedFrontKg()),
                 new BikeState.Masses(
                         bike.bikeKg(),

@@ -98,6 +98,7 @@ public class BikeDrafts {
                 advice,
                 fits,
                 null,
+                null,
                 0);
     }
 

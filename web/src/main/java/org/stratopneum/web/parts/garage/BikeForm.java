@@ -35,6 +35,7 @@ public final class BikeForm {
     static final String FRONT = "front-";
     private static final String SAME = "same";
     private static final String POSTURE = "posture";
+    private static final String RIDER_NAME = "riderName";
     private static final String ASKED = "asked";
     private static final TireClearance NOT_KEPT = new TireClearance(null, null);
     private static final int LONGEST_VALUE = 200;
@@ -99,16 +100,17 @@ public final class BikeForm {
     }
 
     /** A bike that is kept, filled from it and overlaid with what was typed. */
-    static BikeForm of(BikeState bike, Double riderKg, Units units, Map<String, String> parameters) {
+    static BikeForm of(BikeState bike, Units units, Map<String, String> parameters) {
         Map<String, String> typed = new TreeMap<>();
         typed.put("name", bike.name());
         typed.put(POSTURE, bike.posture().name());
+        typed.put(RIDER_NAME, bike.rider().other() ? bike.rider().name() : "");
         typed.put("openingRear", QuantityText.typed(bike.openings().rearMm(), units.length()));
         typed.put("openingFront", QuantityText.typed(bike.openings().frontMm(), units.length()));
         typed.put("weighedRear", QuantityText.typed(bike.weighed().rearKg(), units.mass()));
         typed.put("weighedFront", QuantityText.typed(bike.weighed().frontKg(), units.mass()));
         typed.putAll(known(parameters));
-        RideForm ride = RideForm.of(bike, riderKg, units.mass(), parameters);
+        RideForm ride = RideForm.of(bike, units.mass(), parameters);
         return new BikeForm(typed, ride, units.withMass(ride.massUnit()), bike.openings(), bike.weighed());
     }
 
@@ -204,6 +206,7 @@ public final class BikeForm {
         if (reader.isBlank(POSTURE)) {
             reader.fault(POSTURE, Problem.MISSING);
         }
+        Optional<String> riderName = reader.name(RIDER_NAME, PartFields.LONGEST_NAME);
         TireClearance openings = new TireClearance(
                 opening(reader, "openingRear", kept.rearMm()), opening(reader, "openingFront", kept.frontMm()));
         WheelLoads weighed = weighed(reader);
@@ -212,7 +215,8 @@ public final class BikeForm {
         if (called.isEmpty() || posture.isEmpty() || usual.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(new BikeSpec(called.get(), posture.get(), weighed, usual.get(), openings));
+        return Optional.of(
+                new BikeSpec(called.get(), posture.get(), riderName.orElse(null), weighed, usual.get(), openings));
     }
 
     /** One weight without the other is no share; and nobody rides with nearly all of it on one wheel. */

@@ -25,6 +25,7 @@ import org.stratopneum.web.pressure.ride.RideForm;
  * @param advice what to set as far as typed, or null
  * @param fits whether tires and rims go together, or null while they are not whole
  * @param share what weighing the wheels told, in words, or null
+ * @param apart that the bike keeps another mass of its rider than others have, in words, or null
  */
 public record BikePage(
         UUID bikeId,
@@ -36,6 +37,7 @@ public record BikePage(
         AdviceView advice,
         Fits fits,
         String share,
+        String apart,
         int version) {
 
     private static final List<String> SELDOM = List.of(
@@ -70,12 +72,12 @@ public record BikePage(
 
     /** The same page for a bike that is kept. */
     BikePage of(UUID id, String name, int rowVersion) {
-        return new BikePage(id, name, form, ride, units, sizes, advice, fits, share, rowVersion);
+        return new BikePage(id, name, form, ride, units, sizes, advice, fits, share, apart, rowVersion);
     }
 
-    /** The same page with what the scale told. */
-    BikePage sharing(String said) {
-        return new BikePage(bikeId, bikeName, form, ride, units, sizes, advice, fits, said, version);
+    /** The same page with what the scale told, and what the bike keeps of its rider. */
+    BikePage with(String scale, String keeps) {
+        return new BikePage(bikeId, bikeName, form, ride, units, sizes, advice, fits, scale, keeps, version);
     }
 
     /** Whether something is typed, or wrong, in what is seldom asked about a wheel. */

@@ -3,6 +3,7 @@ package org.stratopneum.web.parts.garage;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import org.stratopneum.web.fleet.bikes.BikeRider;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.HandGauge;
 import org.stratopneum.web.fleet.bikes.LearnedPressure;
@@ -26,6 +27,7 @@ public record NewBike(BikeSpec bike, NewWheelset wheels) {
                 UUID.randomUUID(),
                 bike.name(),
                 bike.posture(),
+                new BikeRider(bike.riderName(), mass.riderKg(), bike.riderName() != null),
                 bike.weighed(),
                 new BikeState.Masses(
                         mass.bikeKg(),

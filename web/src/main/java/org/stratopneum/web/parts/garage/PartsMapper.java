@@ -70,15 +70,19 @@ interface PartsMapper {
     @Insert("""
             insert into bike (id, name, position, posture, bike_kg, gear_kg, luggage_front_kg, luggage_middle_kg,
                               luggage_rear_kg, drop_school, wet, opening_rear_mm, opening_front_mm,
-                              weighed_rear_kg, weighed_front_kg)
+                              weighed_rear_kg, weighed_front_kg, rider_name, rider_kg)
             values (#{id}, #{bike.name}, (select coalesce(max(position), 0) + 1 from bike), #{bike.posture},
                     #{bike.ride.mass.bikeKg}, #{bike.ride.mass.gearKg}, #{bike.ride.mass.luggageFrontKg},
                     #{bike.ride.mass.luggageMiddleKg}, #{bike.ride.mass.luggageRearKg}, #{bike.ride.drop},
                     #{bike.ride.wet}, #{bike.openings.rearMm}, #{bike.openings.frontMm}, #{bike.weighed.rearKg},
-                    #{bike.weighed.frontKg})
+                    #{bike.weighed.frontKg}, #{bike.riderName}, #{riderKg})
             on conflict do nothing
             """)
-    int insertBike(UUID id, BikeSpec bike);
+    int insertBike(UUID id, BikeSpec bike, Double riderKg);
+
+    /** What the keeper weighed before stays with this bike. */
+    @Update("update bike set rider_kg = #{kg}, version = version + 1 where id = #{id} and rider_kg is null")
+    int keepMass(UUID id, double kg);
 
     @Update("""
             update bike
@@ -88,10 +92,11 @@ interface PartsMapper {
                 luggage_rear_kg = #{bike.ride.mass.luggageRearKg}, drop_school = #{bike.ride.drop},
                 wet = #{bike.ride.wet}, opening_rear_mm = #{bike.openings.rearMm},
                 opening_front_mm = #{bike.openings.frontMm}, weighed_rear_kg = #{bike.weighed.rearKg},
-                weighed_front_kg = #{bike.weighed.frontKg}, version = version + 1
+                weighed_front_kg = #{bike.weighed.frontKg}, rider_name = #{bike.riderName}, rider_kg = #{riderKg},
+                version = version + 1
             where id = #{id} and version = #{version}
             """)
-    int updateBike(UUID id, BikeSpec bike, int version);
+    int updateBike(UUID id, BikeSpec bike, Double riderKg, int version);
 
     @Delete("delete from bike_ground where bike_id = #{bikeId}")
     void clearGrounds(UUID bikeId);

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -44,12 +45,22 @@ public class Workshop {
     /** Keeps a bike with its wheels in; the same {@code id} again changes nothing. */
     @Transactional
     public void build(UUID id, NewBike bike) {
+        build(id, bike, MassChange.of(null, bike.bike(), riders.self().bodyKg()), Set.of());
+    }
+
+    /**
+     * The same where others may keep what the rider weighed before.
+     *
+     * @param declined bikes that the change does not reach
+     */
+    @Transactional
+    void build(UUID id, NewBike bike, MassChange mass, Set<UUID> declined) {
         Rider rider = riders.self();
-        if (parts.insertBike(id, bike.bike()) == 0) {
+        if (parts.insertBike(id, bike.bike(), mass.ofBike()) == 0) {
             return;
         }
         insertGrounds(id, bike.bike());
-        weighIfNew(rider, bike.bike());
+        weigh(mass, declined);
         String name = Optional.ofNullable(bike.wheels().name())
                 .orElseGet(
                         () -> wording.text("garage.wheelset.usual", bike.bike().name()));
@@ -156,33 +167,38 @@ public class Workshop {
                 .toList();
     }
 
-    /** Changes a bike and its usual ride; empty when it was changed since {@code version}. */
+    /**
+     * Changes a bike and its usual ride.
+     *
+     * @param mass what becomes of what its rider weighs
+     * @param declined bikes that a change of it does not reach
+     * @return false when the bike was changed since {@code version}
+     */
     @Transactional
-    boolean change(UUID id, BikeSpec bike, int version) {
-        if (parts.updateBike(id, bike, version) == 0) {
+    boolean change(UUID id, BikeSpec bike, int version, MassChange mass, Set<UUID> declined) {
+        if (parts.updateBike(id, bike, mass.ofBike(), version) == 0) {
             return false;
         }
         parts.clearGrounds(id);
         insertGrounds(id, bike);
         // notes from what is other ground now count half
         dialling.refit(id);
-        double kg = bike.ride().mass().riderKg();
-        if (!Double.valueOf(kg).equals(riders.self().bodyKg())) {
-            riders.weigh(kg);
-        }
+        weigh(mass, declined);
         return true;
+    }
+
+    private void weigh(MassChange mass, Set<UUID> declined) {
+        if (mass.keeperTo() == null) {
+            return;
+        }
+        riders.weigh(mass.keeperTo());
+        if (mass.keeperFrom() != null) {
+            declined.forEach(other -> parts.keepMass(other, mass.keeperFrom()));
+        }
     }
 
     private void insertGrounds(UUID id, BikeSpec bike) {
         bike.ride().ground().shares().forEach((ground, share) -> parts.insertGround(id, ground, share));
-    }
-
-    /** What the rider weighs is asked with the first bike; a later bike only changes it where it was typed anew. */
-    private void weighIfNew(Rider rider, BikeSpec bike) {
-        double kg = bike.ride().mass().riderKg();
-        if (rider.bodyKg() == null || rider.bodyKg() != kg) {
-            riders.weigh(kg);
-        }
     }
 
     private static LogDetail.TireFitted fitted(FitSpec fit) {

@@ -103,7 +103,7 @@ class WheelService {
         WheelPlace place = garage.place(id);
         BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
         WheelState wheel = bike.wheel(place.position()).orElseThrow();
-        Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
+        Optional<BikeAdvice> advice = advisor.adviseUsual(bike);
         Optional<WheelAdvice> own =
                 advice.map(found -> place.position() == WheelPosition.REAR ? found.rear() : found.front());
         List<LogRow> readings = logbook.ofWheel(id, LogKind.READINGS, READINGS);

@@ -64,7 +64,7 @@ class LiveGaugeService {
         Rider rider = riders.self();
         WheelPlace place = garage.place(wheelId);
         BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
-        Optional<GaugePressure> told = advisor.adviseUsual(bike, rider.bodyKg())
+        Optional<GaugePressure> told = advisor.adviseUsual(bike)
                 .flatMap(advice -> AdvisedPressures.settable(advice, rider.pressureUnit()))
                 .map(found -> found.pressure(place.position()));
         return new Asked(rider, bike, bike.wheel(place.position()).orElseThrow(), told);

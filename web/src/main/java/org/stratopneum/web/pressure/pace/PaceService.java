@@ -100,7 +100,7 @@ class PaceService {
         Optional<WheelLoss> read = airLosses.of(bike, place.position());
         Optional<AirLoss> loss = read.map(WheelLoss::loss);
         Optional<PressureOutlook> outlook = loss.flatMap(AirLoss::outlook);
-        Optional<WheelAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg())
+        Optional<WheelAdvice> advice = advisor.adviseUsual(bike)
                 .map(found -> place.position() == WheelPosition.REAR ? found.rear() : found.front());
         GaugePressure told = advice.map(WheelAdvice::pressure).orElse(null);
         PressureWindow window = advice.map(WheelAdvice::window).orElse(null);

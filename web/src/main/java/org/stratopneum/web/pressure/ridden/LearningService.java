@@ -98,10 +98,9 @@ class LearningService {
     private LearningPage page(BikeState bike, Rider rider, LogOutcome outcome, WheelPosition faulty, FormView form) {
         List<LogRow> rows = logbook.ofBike(bike.id(), LogKind.LEARNING);
         Map<WheelPosition, PressureLearning.Learned> learned = dialling.learned(bike, rows);
-        Optional<BikeAdvice> anybody =
-                BikeAdvisor.usualRide(bike, rider.bodyKg()).flatMap(ride -> advisor.adviseAnybody(bike, ride));
-        Optional<AdvisedPressures> told = advisor.adviseUsual(bike, rider.bodyKg())
-                .flatMap(advice -> AdvisedPressures.settable(advice, rider.pressureUnit()));
+        Optional<BikeAdvice> anybody = BikeAdvisor.usualRide(bike).flatMap(ride -> advisor.adviseAnybody(bike, ride));
+        Optional<AdvisedPressures> told =
+                advisor.adviseUsual(bike).flatMap(advice -> AdvisedPressures.settable(advice, rider.pressureUnit()));
         List<LearningPage.Wheel> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             if (bike.wheel(position).isPresent()) {

@@ -101,7 +101,7 @@ class RiddenService {
                 row -> texts.kept(row, (Ridden) logbook.detailOf(row)), () -> texts.started(bike, logbook.now()));
         track.ifPresent(found -> texts.recorded(found, TrackWording.near(found, known)));
         typed.putAll(parameters);
-        RideForm ride = RideForm.of(bike, rider.bodyKg(), rider.massUnit(), typed);
+        RideForm ride = RideForm.of(bike, rider.massUnit(), typed);
         return page(bike, rider, new FormView(typed, problemWording.messages(problems)), ride, new Problems(), known);
     }
 
@@ -175,7 +175,7 @@ class RiddenService {
         Map<WheelPosition, PressureLearning.Learned> learned = dialling.learned(bike);
         Optional<BikeAdvice> anybody = bike.ground().isEmpty()
                 ? Optional.empty()
-                : BikeAdvisor.usualRide(bike, rider.bodyKg()).flatMap(ride -> advisor.adviseAnybody(bike, ride));
+                : BikeAdvisor.usualRide(bike).flatMap(ride -> advisor.adviseAnybody(bike, ride));
         List<RiddenPage.Wheel> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             if (bike.wheel(position).isPresent()) {
@@ -228,7 +228,7 @@ class RiddenService {
         Optional<LogRow> corrected = id(typed, "corrects").map(id -> ridden(id, bikeId));
         UUID track = id(typed, "track").map(id -> tracks.track(id).id()).orElse(null);
         List<Place> known = places.inUse();
-        RideForm form = RideForm.of(bike, rider.bodyKg(), rider.massUnit(), typed);
+        RideForm form = RideForm.of(bike, rider.massUnit(), typed);
         Problems rideProblems = new Problems();
         Optional<RideForm.Ride> ride = form.ride(rideProblems);
         Optional<BikeAdvice> anybody = ride.flatMap(found -> advisor.adviseAnybody(bike, found));

@@ -67,9 +67,9 @@ public final class RideForm {
     }
 
     /** The bike's usual ride, overlaid with those of {@code parameters} that this form knows. */
-    public static RideForm of(BikeState bike, Double riderKg, RiderUnit unit, Map<String, String> parameters) {
+    public static RideForm of(BikeState bike, RiderUnit unit, Map<String, String> parameters) {
         Map<String, Double> kept = new HashMap<>();
-        kept.put("rider", riderKg);
+        kept.put("rider", bike.rider().kg());
         kept.put("gear", bike.masses().gearKg());
         kept.put("bike", bike.masses().bikeKg());
         kept.put("luggageRear", bike.masses().luggageRearKg());

@@ -69,7 +69,7 @@ class WhatIfService {
         WheelPlace place = garage.place(wheelId);
         BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
         String where = wording.of("position", place.position());
-        Optional<WheelAdvice> stands = advisor.adviseUsual(bike, rider.bodyKg()).map(advice -> own(advice, place));
+        Optional<WheelAdvice> stands = advisor.adviseUsual(bike).map(advice -> own(advice, place));
         if (stands.isEmpty()) {
             return new WhatIfPage(
                     wheelId, where, place.bikeName(), false, new FormView(Map.of(), Map.of()), units, List.of(), null);

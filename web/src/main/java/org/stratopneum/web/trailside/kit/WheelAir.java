@@ -40,7 +40,7 @@ public class WheelAir {
 
     /** Nothing for a wheel without a tire that fits, and where neither advice nor a reading tells what is ridden. */
     public Map<WheelPosition, Known> of(BikeState bike, Rider rider) {
-        Optional<BikeAdvice> advice = advisor.adviseUsual(bike, rider.bodyKg());
+        Optional<BikeAdvice> advice = advisor.adviseUsual(bike);
         Map<WheelPosition, Known> known = new EnumMap<>(WheelPosition.class);
         for (WheelPosition position : WheelPosition.values()) {
             of(bike, position, advice, rider).ifPresent(air -> known.put(position, air));
