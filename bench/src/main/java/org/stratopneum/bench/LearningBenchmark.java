@@ -26,7 +26,7 @@ import org.stratopneum.core.dialling.RideNote;
 public class LearningBenchmark {
 
     private final List<RideNote> notes = notes();
-    private final PersonalFactor after = PersonalFactor.after(notes);
+    private final PersonalFactor after = PersonalFactor.PRIOR.after(notes);
 
     private static List<RideNote> notes() {
         List<RideNote> notes = new ArrayList<>();
@@ -44,6 +44,6 @@ public class LearningBenchmark {
 
     @Benchmark
     public double fiftyNotes() {
-        return PersonalFactor.after(notes).factor();
+        return PersonalFactor.PRIOR.after(notes).factor();
     }
 }

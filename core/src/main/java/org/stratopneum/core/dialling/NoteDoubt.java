@@ -25,13 +25,16 @@ public enum NoteDoubt {
 
     private static final double WIDE = 0.3;
 
-    /** @param notes all that count, oldest first */
-    public static Set<NoteDoubt> of(List<RideNote> notes) {
+    /**
+     * @param start what was believed before any of them
+     * @param notes all that count, oldest first
+     */
+    public static Set<NoteDoubt> of(PersonalFactor start, List<RideNote> notes) {
         Set<NoteDoubt> doubts = EnumSet.noneOf(NoteDoubt.class);
         if (notes.isEmpty()) {
             return doubts;
         }
-        PersonalFactor before = PersonalFactor.after(notes.subList(0, notes.size() - 1));
+        PersonalFactor before = start.after(notes.subList(0, notes.size() - 1));
         RideNote last = notes.get(notes.size() - 1);
         PersonalFactor now = before.after(last);
         boolean changed = notes.subList(Math.max(0, notes.size() - BACK), notes.size()).stream()
@@ -40,7 +43,7 @@ public enum NoteDoubt {
             doubts.add(STRANGE);
         }
         if (notes.size() >= ENOUGH && !changed) {
-            PersonalFactor back = PersonalFactor.after(notes.subList(0, notes.size() - BACK));
+            PersonalFactor back = start.after(notes.subList(0, notes.size() - BACK));
             if (now.width() > WIDE) {
                 doubts.add(CONTRADICTING);
             } else if (now.width() > WIDER * back.width()) {

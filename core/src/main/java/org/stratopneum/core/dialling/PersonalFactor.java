@@ -35,17 +35,8 @@ public final class PersonalFactor {
 
     private static final double UNSAID = 0.01;
 
-    /** Half-width of the grid: more than four prior standard deviations (logarithm of a ratio). */
-    private static final double REACH = 0.5;
-
-    private static final int STEPS = 250;
-    private static final double STEP = 2 * REACH / STEPS;
-
-    /** N(0, 0.08) on the grid, to four standard deviations. */
-    private static final double[] KERNEL = kernel();
-
-    /** What moves no digit that anybody reads (probability). */
-    private static final double NEGLIGIBLE = 1e-12;
+    /** How theta moves. */
+    private static final double[] MOVE = ThetaGrid.kernel(MOVE_SIGMA);
 
     /** Ends of the 80 % interval (probabilities). */
     private static final double LOW = 0.1;
@@ -62,10 +53,10 @@ public final class PersonalFactor {
     private static final double END = 0.02;
 
     /** Raised when the same notes would give another factor. */
-    public static final int MODEL = 2;
+    public static final int MODEL = 3;
 
     /** Before any note. */
-    public static final PersonalFactor PRIOR = new PersonalFactor(prior(), true);
+    public static final PersonalFactor PRIOR = startingFrom(ThetaGrid.normal(PRIOR_SIGMA));
 
     /** Probabilities; by noise, then by theta. */
     private final double[][] p;
@@ -82,43 +73,14 @@ public final class PersonalFactor {
         this.moved = moved;
     }
 
-    private static double[][] prior() {
-        double[][] weights = new double[NOISE.length][STEPS + 1];
+    /** Before any note of a wheel, where its first theta is believed to lie so (not normalised). */
+    static PersonalFactor startingFrom(double[] first) {
+        double[][] weights = new double[NOISE.length][];
         for (int noise = 0; noise < NOISE.length; noise++) {
-            double[] row = normal(PRIOR_SIGMA);
-            for (int i = 0; i <= STEPS; i++) {
-                weights[noise][i] = NOISE_WEIGHT[noise] * row[i];
-            }
+            double share = NOISE_WEIGHT[noise];
+            weights[noise] = Arrays.stream(first).map(weight -> share * weight).toArray();
         }
-        return weights;
-    }
-
-    private static double[] normal(double sigma) {
-        double[] row = new double[STEPS + 1];
-        for (int i = 0; i <= STEPS; i++) {
-            double z = thetaAt(i) / sigma;
-            row[i] = Math.exp(-z * z / 2);
-        }
-        return row;
-    }
-
-    private static double[] kernel() {
-        int reach = (int) Math.round(4 * MOVE_SIGMA / STEP);
-        double[] kernel = new double[2 * reach + 1];
-        double sum = 0;
-        for (int i = 0; i < kernel.length; i++) {
-            double z = (i - reach) * STEP / MOVE_SIGMA;
-            kernel[i] = Math.exp(-z * z / 2);
-            sum += kernel[i];
-        }
-        for (int i = 0; i < kernel.length; i++) {
-            kernel[i] /= sum;
-        }
-        return kernel;
-    }
-
-    private static double thetaAt(int step) {
-        return -REACH + step * STEP;
+        return new PersonalFactor(weights, true);
     }
 
     private static double[][] normalised(double[][] weights) {
@@ -129,9 +91,9 @@ public final class PersonalFactor {
     }
 
     private static double[] marginal(double[][] p) {
-        double[] marginal = new double[STEPS + 1];
+        double[] marginal = new double[ThetaGrid.STEPS + 1];
         for (double[] row : p) {
-            for (int i = 0; i <= STEPS; i++) {
+            for (int i = 0; i <= ThetaGrid.STEPS; i++) {
                 marginal[i] += row[i];
             }
         }
@@ -139,24 +101,68 @@ public final class PersonalFactor {
     }
 
     /** After all of {@code notes}, in the order of the days. */
-    public static PersonalFactor after(List<RideNote> notes) {
-        PersonalFactor factor = PRIOR;
+    public PersonalFactor after(List<RideNote> notes) {
+        PersonalFactor factor = this;
         for (RideNote note : notes) {
             factor = factor.after(note);
         }
         return factor;
     }
 
+    /** How well each first theta explains all of {@code notes}: followed back from the last to the first. */
+    static double[] likelihoodOfFirst(List<RideNote> notes) {
+        double[] logScale = new double[NOISE.length];
+        double[][] likelihood = new double[NOISE.length][];
+        for (int noise = 0; noise < NOISE.length; noise++) {
+            double[] row = new double[ThetaGrid.STEPS + 1];
+            Arrays.fill(row, 1);
+            for (int i = notes.size() - 1; i >= 0; i--) {
+                RideNote note = notes.get(i);
+                double most = 0;
+                for (int step = 0; step < row.length; step++) {
+                    row[step] *= said(note, step, NOISE[noise]);
+                    most = Math.max(most, row[step]);
+                }
+                for (int step = 0; step < row.length; step++) {
+                    row[step] /= most;
+                }
+                logScale[noise] += Math.log(most);
+                row = i == 0 ? row : note.afterChange() ? ThetaGrid.spread(row, MOVE) : mayHaveMoved(row);
+            }
+            likelihood[noise] = row;
+        }
+        double largest = Arrays.stream(logScale).max().orElseThrow();
+        double[] all = new double[ThetaGrid.STEPS + 1];
+        for (int noise = 0; noise < NOISE.length; noise++) {
+            double weight = NOISE_WEIGHT[noise] * Math.exp(logScale[noise] - largest);
+            for (int step = 0; step < all.length; step++) {
+                all[step] += weight * likelihood[noise][step];
+            }
+        }
+        return all;
+    }
+
+    /** Probability of a note where theta lies at a step. */
+    private static double said(RideNote note, int step, double noise) {
+        double likely = likelihood(note.feel(), note.logRatio() - ThetaGrid.thetaAt(step), noise);
+        return Math.pow((1 - ANYTHING) * likely + ANYTHING / ANSWERS, note.sameGround() ? 1 : OTHER_GROUND);
+    }
+
+    private static double[] mayHaveMoved(double[] row) {
+        double[] spread = ThetaGrid.spread(row, MOVE);
+        for (int i = 0; i < row.length; i++) {
+            spread[i] = (1 - UNSAID) * row[i] + UNSAID * spread[i];
+        }
+        return spread;
+    }
+
     /** After one note more. */
     public PersonalFactor after(RideNote note) {
         double[][] before = (note.afterChange() ? afterChange() : moved ? this : mayHaveMoved()).p;
-        double weight = note.sameGround() ? 1 : OTHER_GROUND;
-        double[][] next = new double[NOISE.length][STEPS + 1];
+        double[][] next = new double[NOISE.length][ThetaGrid.STEPS + 1];
         for (int noise = 0; noise < NOISE.length; noise++) {
-            for (int i = 0; i <= STEPS; i++) {
-                double likely = likelihood(note.feel(), note.logRatio() - thetaAt(i), NOISE[noise]);
-                double said = (1 - ANYTHING) * likely + ANYTHING / ANSWERS;
-                next[noise][i] = before[noise][i] * Math.pow(said, weight);
+            for (int i = 0; i <= ThetaGrid.STEPS; i++) {
+                next[noise][i] = before[noise][i] * said(note, i, NOISE[noise]);
             }
         }
         return new PersonalFactor(next, false);
@@ -164,36 +170,15 @@ public final class PersonalFactor {
 
     /** After another tire, or another rim: the factor stays, its doubt grows; nothing changes before the first note. */
     public PersonalFactor afterChange() {
-        return moved ? this : new PersonalFactor(spread(), true);
+        return moved
+                ? this
+                : new PersonalFactor(
+                        Arrays.stream(p).map(row -> ThetaGrid.spread(row, MOVE)).toArray(double[][]::new), true);
     }
 
     private PersonalFactor mayHaveMoved() {
-        double[][] spread = spread();
-        double[][] next = new double[NOISE.length][STEPS + 1];
-        for (int noise = 0; noise < NOISE.length; noise++) {
-            for (int i = 0; i <= STEPS; i++) {
-                next[noise][i] = (1 - UNSAID) * p[noise][i] + UNSAID * spread[noise][i];
-            }
-        }
-        return new PersonalFactor(next, true);
-    }
-
-    /** Convolved with N(0, 0.08); what leaves the grid is gone. */
-    private double[][] spread() {
-        int reach = KERNEL.length / 2;
-        double[][] spread = new double[NOISE.length][STEPS + 1];
-        for (int noise = 0; noise < NOISE.length; noise++) {
-            for (int from = 0; from <= STEPS; from++) {
-                double weight = p[noise][from];
-                if (weight < NEGLIGIBLE) {
-                    continue;
-                }
-                for (int to = Math.max(0, from - reach); to <= Math.min(STEPS, from + reach); to++) {
-                    spread[noise][to] += weight * KERNEL[to - from + reach];
-                }
-            }
-        }
-        return spread;
+        return new PersonalFactor(
+                Arrays.stream(p).map(PersonalFactor::mayHaveMoved).toArray(double[][]::new), true);
     }
 
     /** Probability of an answer where the ratio lies {@code off} from what suits. */
@@ -214,14 +199,14 @@ public final class PersonalFactor {
 
     /** Whether what is asked for lies outside of what the chain can mean: gauge or mass are wrong, more likely. */
     public boolean isOutOfRange() {
-        return Math.abs(mean()) > REACH - END;
+        return Math.abs(mean()) > ThetaGrid.REACH - END;
     }
 
     /** Mean of theta (logarithm of a ratio). */
     public double mean() {
         double mean = 0;
-        for (int i = 0; i <= STEPS; i++) {
-            mean += theta[i] * thetaAt(i);
+        for (int i = 0; i <= ThetaGrid.STEPS; i++) {
+            mean += theta[i] * ThetaGrid.thetaAt(i);
         }
         return mean;
     }
@@ -244,13 +229,13 @@ public final class PersonalFactor {
     /** Linear between the steps of the grid, each of which stands for the half step to both of its sides. */
     private double quantile(double wanted) {
         double sum = 0;
-        for (int i = 0; i <= STEPS; i++) {
+        for (int i = 0; i <= ThetaGrid.STEPS; i++) {
             if (sum + theta[i] >= wanted) {
-                return thetaAt(i) - STEP / 2 + STEP * (wanted - sum) / theta[i];
+                return ThetaGrid.thetaAt(i) - ThetaGrid.STEP / 2 + ThetaGrid.STEP * (wanted - sum) / theta[i];
             }
             sum += theta[i];
         }
-        return REACH;
+        return ThetaGrid.REACH;
     }
 
     /** Width of the 80 % interval (logarithm of a ratio). */
@@ -262,8 +247,8 @@ public final class PersonalFactor {
     public double probability(Feel feel, double logRatio) {
         double answered = 0;
         for (int noise = 0; noise < NOISE.length; noise++) {
-            for (int i = 0; i <= STEPS; i++) {
-                answered += p[noise][i] * likelihood(feel, logRatio - thetaAt(i), NOISE[noise]);
+            for (int i = 0; i <= ThetaGrid.STEPS; i++) {
+                answered += p[noise][i] * likelihood(feel, logRatio - ThetaGrid.thetaAt(i), NOISE[noise]);
             }
         }
         return answered;

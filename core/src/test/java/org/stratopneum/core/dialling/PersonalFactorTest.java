@@ -89,7 +89,7 @@ class PersonalFactorTest {
 
     /** "12 right 0, hard -1.1": twelve notes of right at 0, then one; "change" is another tire. */
     private static PersonalFactor of(String said) {
-        return PersonalFactor.after(notes(said));
+        return PersonalFactor.PRIOR.after(notes(said));
     }
 
     private static List<RideNote> notes(String said) {
@@ -109,7 +109,7 @@ class PersonalFactorTest {
             };
             for (int i = 0; i < times; i++) {
                 double at = words[words.length - 1].equals("advice")
-                        ? PersonalFactor.after(notes).mean()
+                        ? PersonalFactor.PRIOR.after(notes).mean()
                         : Double.parseDouble(words[words.length - 1]);
                 notes.add(new RideNote(at, feel, true, changed));
                 changed = false;
@@ -165,14 +165,19 @@ class PersonalFactorTest {
 
     @Test
     void whatIsOddAboutNotesIsTold() {
-        assertThat(NoteDoubt.of(List.of())).isEmpty();
-        assertThat(NoteDoubt.of(notes("12 right 0"))).isEmpty();
-        assertThat(NoteDoubt.of(notes("12 right 0, hard -1.1"))).containsExactly(NoteDoubt.STRANGE);
-        assertThat(NoteDoubt.of(notes("60 right 0, 3 hard advice"))).contains(NoteDoubt.CHANGED_UNSAID);
-        assertThat(NoteDoubt.of(notes("60 right 0, change, 3 hard advice"))).doesNotContain(NoteDoubt.CHANGED_UNSAID);
-        assertThat(NoteDoubt.of(notes("soft 0.10, hard -0.10, soft 0.10, hard -0.10, soft 0.10, hard -0.10")))
+        assertThat(NoteDoubt.of(PersonalFactor.PRIOR, List.of())).isEmpty();
+        assertThat(NoteDoubt.of(PersonalFactor.PRIOR, notes("12 right 0"))).isEmpty();
+        assertThat(NoteDoubt.of(PersonalFactor.PRIOR, notes("12 right 0, hard -1.1")))
+                .containsExactly(NoteDoubt.STRANGE);
+        assertThat(NoteDoubt.of(PersonalFactor.PRIOR, notes("60 right 0, 3 hard advice")))
+                .contains(NoteDoubt.CHANGED_UNSAID);
+        assertThat(NoteDoubt.of(PersonalFactor.PRIOR, notes("60 right 0, change, 3 hard advice")))
+                .doesNotContain(NoteDoubt.CHANGED_UNSAID);
+        assertThat(NoteDoubt.of(
+                        PersonalFactor.PRIOR,
+                        notes("soft 0.10, hard -0.10, soft 0.10, hard -0.10, soft 0.10, hard -0.10")))
                 .contains(NoteDoubt.CONTRADICTING);
-        assertThat(NoteDoubt.of(notes("40 hard advice"))).contains(NoteDoubt.OUT_OF_RANGE);
+        assertThat(NoteDoubt.of(PersonalFactor.PRIOR, notes("40 hard advice"))).contains(NoteDoubt.OUT_OF_RANGE);
     }
 
     /**
@@ -234,7 +239,7 @@ class PersonalFactorTest {
         GaugePressure chain = GaugePressure.psi(21);
         double halfPsi = 3.447;
         assertThat(PersonalFactor.PRIOR.isWorthAsking(chain, 0, halfPsi)).isTrue();
-        PersonalFactor settled = PersonalFactor.after(Collections.nCopies(60, note(0, Feel.RIGHT)));
+        PersonalFactor settled = PersonalFactor.PRIOR.after(Collections.nCopies(60, note(0, Feel.RIGHT)));
         assertThat(settled.isWorthAsking(chain, settled.mean(), halfPsi)).isFalse();
         assertThat(settled.isWorthAsking(GaugePressure.psi(100), 0.06, 0.1))
                 .as("a finer gauge, a harder tire: still")

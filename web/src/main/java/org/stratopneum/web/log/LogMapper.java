@@ -57,7 +57,7 @@ public interface LogMapper {
     List<LogRow> current(Collection<UUID> wheelIds, Collection<Logbook.Asked> asked);
 
     /** What holds of a bike's entries of {@code kinds}, oldest first. */
-    List<LogRow> currentOfBike(UUID bikeId, Collection<LogKind> kinds);
+    List<LogRow> currentOfBikes(Collection<UUID> bikeIds, Collection<LogKind> kinds);
 
     /** The last words on where a tire, or something of the shelf, has been, struck ones included, newest first. */
     List<LogRow> headsOfPart(UUID id, boolean tire, int limit);

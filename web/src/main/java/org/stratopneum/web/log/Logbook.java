@@ -189,7 +189,13 @@ public class Logbook {
     /** What holds of a bike's entries of some kinds, oldest first. */
     @Transactional(readOnly = true)
     public List<LogRow> ofBike(UUID bikeId, Collection<LogKind> kinds) {
-        return mapper.currentOfBike(bikeId, kinds);
+        return mapper.currentOfBikes(List.of(bikeId), kinds);
+    }
+
+    /** The same of several bikes. */
+    @Transactional(readOnly = true)
+    public List<LogRow> ofBikes(Collection<UUID> bikeIds, Collection<LogKind> kinds) {
+        return bikeIds.isEmpty() ? List.of() : mapper.currentOfBikes(bikeIds, kinds);
     }
 
     /** The last words on where a tire has been, struck ones included, newest first. */

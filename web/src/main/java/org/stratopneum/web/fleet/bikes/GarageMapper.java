@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 /** Reads the garage as it stood at a moment. */
 @Mapper
@@ -20,15 +21,23 @@ interface GarageMapper {
      */
     List<WheelStateRow> standing(UUID bikeId, UUID wheelsetId, Instant at);
 
-    @Select("select bike_id, ground, share from bike_ground where bike_id = #{bikeId} order by share desc, ground")
-    List<GroundRow> groundsOf(UUID bikeId);
+    @Select("""
+            select b.id as bike_id, b.rider_name is null as keepers, b.own_taste as alone, g.ground, g.share
+            from bike b left join bike_ground g on g.bike_id = b.id
+            order by b.id, g.share desc, g.ground
+            """)
+    List<TasteRow> tastes();
+
+    /** 0 where there is no such bike. */
+    @Update("update bike set own_taste = #{alone}, version = version + 1 where id = #{bikeId}")
+    int standAlone(UUID bikeId, boolean alone);
 
     /**
-     * Whoever learns about a bike waits until nobody else does, and then sees what they wrote. The entries that were just
-     * written hold the bike's key, which this lock leaves alone: a stronger one would wait for itself.
+     * Whoever learns about bikes waits until nobody else does, and then sees what they wrote. The entries that were just
+     * written hold a bike's key, which this lock leaves alone: a stronger one would wait for itself.
      */
-    @Select("select id from bike where id = #{bikeId} for no key update")
-    UUID lock(UUID bikeId);
+    @Select("select id from bike order by id for no key update")
+    List<UUID> lock();
 
     @Insert("""
             insert into dialled (bike_id, position, model, factor, low, high, notes, own_kpa)

@@ -67,6 +67,7 @@ public class Workshop {
         UUID wheelset = UUID.randomUUID();
         addWheels(id, wheelset, name, bike.wheels(), rider);
         mount(id, wheelset, moment(bike.wheels().since(), rider), rider);
+        dialling.begun();
     }
 
     /** Keeps another pair of wheels for a bike; the same {@code id} again changes nothing. */

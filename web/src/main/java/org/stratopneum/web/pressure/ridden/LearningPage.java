@@ -11,6 +11,7 @@ import org.stratopneum.web.platform.wording.FormView;
  *
  * @param wheels rear first
  * @param rides latest rides, newest first
+ * @param taste what other bikes tell of this one, or null where there are none
  * @param outcome what was just done, or null
  */
 record LearningPage(
@@ -20,7 +21,11 @@ record LearningPage(
         boolean possible,
         List<Wheel> wheels,
         List<Ride> rides,
+        Taste taste,
         LogOutcome outcome) {
+
+    /** @param alone whether the bike is learned alone, {@code choice} whether that is the rider's to say */
+    public record Taste(String said, boolean alone, boolean choice) {}
 
     /** An id for one form: each has its own, so that going back and pressing another one is no repeat. */
     public UUID freshId() {

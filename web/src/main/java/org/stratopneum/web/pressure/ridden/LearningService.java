@@ -96,8 +96,8 @@ class LearningService {
 
     /** @param faulty the wheel whose own number is faulty, or null, and {@code form} what was typed for it */
     private LearningPage page(BikeState bike, Rider rider, LogOutcome outcome, WheelPosition faulty, FormView form) {
-        List<LogRow> rows = logbook.ofBike(bike.id(), LogKind.LEARNING);
-        Map<WheelPosition, PressureLearning.Learned> learned = dialling.learned(bike, rows);
+        PressureLearning.OfBike known = dialling.learned(bike.id());
+        Map<WheelPosition, PressureLearning.Learned> learned = known.wheels();
         Optional<BikeAdvice> anybody = BikeAdvisor.usualRide(bike).flatMap(ride -> advisor.adviseAnybody(bike, ride));
         Optional<AdvisedPressures> told =
                 advisor.adviseUsual(bike).flatMap(advice -> AdvisedPressures.settable(advice, rider.pressureUnit()));
@@ -120,7 +120,17 @@ class LearningService {
                 rider.pressureUnit().symbol(),
                 anybody.isPresent(),
                 wheels,
-                rides(rows, rider),
+                rides(known.rows(), rider),
+                !known.others() && !known.alone()
+                        ? null
+                        : new LearningPage.Taste(
+                                known.keepers()
+                                        ? wording.text(known.alone() ? "dialling.alone" : "dialling.shared")
+                                        : wording.text(
+                                                "dialling.somebody-else",
+                                                bike.rider().name()),
+                                known.alone(),
+                                known.keepers()),
                 outcome);
     }
 
@@ -181,12 +191,20 @@ class LearningService {
         chain.ifPresent(found -> {
             said.add(wording.text("dialling.chain", PressureText.text(found, unit)));
             said.add(wording.text(
-                    learned.notes().isEmpty() ? "dialling.anybody" : "dialling.band",
+                    learned.notes().isEmpty()
+                            ? learned.hasTaste() ? "dialling.no-notes" : "dialling.anybody"
+                            : "dialling.band",
                     PressureText.number(times(found, factor.low()), unit),
                     PressureText.text(times(found, factor.high()), unit),
                     learned.notes().size(),
                     Numbers.fixed(factor.factor(), 3)));
         });
+        if (learned.notes().isEmpty() && learned.hasTaste()) {
+            double percent = 100 * (factor.factor() - 1);
+            said.add(wording.text(
+                    percent < 0 ? "dialling.taste.softer" : "dialling.taste.harder",
+                    Numbers.fixed(Math.abs(percent), 1)));
+        }
         if (learned.changedSince() && !learned.notes().isEmpty()) {
             said.add(wording.text("dialling.other-tire", wording.of("position", wheel.position())));
         }
@@ -201,9 +219,10 @@ class LearningService {
     private static LearningDrawing drawing(PressureLearning.Learned learned, GaugePressure chain, PressureUnit unit) {
         List<PressureLearning.Counted> notes = learned.notes();
         int from = Math.max(0, notes.size() - NOTES);
-        PersonalFactor factor = PersonalFactor.after(notes.subList(0, from).stream()
-                .map(PressureLearning.Counted::note)
-                .toList());
+        PersonalFactor factor = learned.start()
+                .after(notes.subList(0, from).stream()
+                        .map(PressureLearning.Counted::note)
+                        .toList());
         double alone = chain.in(unit);
         List<LearningDrawing.Known> known = new ArrayList<>();
         List<LearningDrawing.Ridden> ridden = new ArrayList<>();
@@ -247,6 +266,16 @@ class LearningService {
                 : bike.hand().fit().toReference(GaugePressure.kpa(shown)).kpa();
         write(bike, wheel, entry, new LogDetail.OwnPressure(own, rider.pressureUnit()), rider);
         return new Outcome(null, entry);
+    }
+
+    /**
+     * Has a bike learned alone, or with the rider's other bikes.
+     *
+     * @throws NotThereException when this rider has no such bike
+     */
+    @Transactional
+    void standAlone(UUID bikeId, boolean alone) {
+        dialling.standAlone(bikeId, alone);
     }
 
     /** @throws NotThereException when this rider has no such bike, or the wheel is not in it */

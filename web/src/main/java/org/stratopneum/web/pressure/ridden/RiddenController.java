@@ -126,6 +126,12 @@ class RiddenController {
         return to(id) + "?written=" + entry;
     }
 
+    @PostMapping("/bikes/{id}/dialling/alone")
+    String standAlone(@PathVariable UUID id, @RequestParam Map<String, String> typed) {
+        dialling.standAlone(id, typed.containsKey("alone"));
+        return to(id);
+    }
+
     @PostMapping("/bikes/{id}/dialling/strike")
     String strike(@PathVariable UUID id, @RequestParam List<UUID> entry) {
         service.checkOwner(id);

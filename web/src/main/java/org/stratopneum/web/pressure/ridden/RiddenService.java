@@ -172,7 +172,8 @@ class RiddenService {
     }
 
     private List<RiddenPage.Wheel> wheels(BikeState bike, Rider rider, FormView form) {
-        Map<WheelPosition, PressureLearning.Learned> learned = dialling.learned(bike);
+        Map<WheelPosition, PressureLearning.Learned> learned =
+                dialling.learned(bike.id()).wheels();
         Optional<BikeAdvice> anybody = bike.ground().isEmpty()
                 ? Optional.empty()
                 : BikeAdvisor.usualRide(bike).flatMap(ride -> advisor.adviseAnybody(bike, ride));
