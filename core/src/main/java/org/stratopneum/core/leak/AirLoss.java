@@ -180,7 +180,7 @@ public final class AirLoss {
             test.verdict(filter.sums(), gauge, lastFall)
                     .filter(RiseTest.Verdict::told)
                     .ifPresent(found -> {
-                        if (told == null || found.row() >= toldAt) {
+                        if (found.row() >= toldAt) {
                             toldAt = rows.size() - 1;
                             firstSince = found.since();
                             riseIsDue = false;

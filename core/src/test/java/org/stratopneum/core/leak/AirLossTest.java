@@ -213,6 +213,7 @@ class AirLossTest {
         AirLoss sealed = looks.found(70, 174).loss();
         assertThat(sealed.unlogged()).hasSize(3);
         assertThat(sealed.dueSince()).isEmpty();
+        assertThat(sealed.verdict()).as("nor is any of it looked at for a rise").isNull();
         assertThat(sealed.rate()).as("what was before is no data").isEmpty();
         assertThat(looks.found(77, 161).loss().named()).isEqualTo(LeakClass.NORMAL);
     }
@@ -477,5 +478,155 @@ class AirLossTest {
         assertThat(fits.get(6).perDay()).isEqualTo(loss.rate().orElseThrow().perDay());
         assertThat(fits.get(5).perDay()).isCloseTo(0.012, within(5e-4));
         assertThat(Looks.pumped(150).loss().fits()).isEmpty();
+    }
+
+    @Test
+    void fiveKilopascalAreFlatAndHalfADayIsNotAtOnce() {
+        Looks unknown = Looks.pumped(150).found(0.4, 5).knownFrom(LeakReading.Warmth.UNKNOWN);
+        assertThat(unknown.loss().sudden()).isPresent();
+        assertThat(unknown.loss().dueSince()).contains(Looks.day(0.4));
+        assertThat(Looks.pumped(150).found(0.5, 0).loss().foundFlat()).isPresent();
+        assertThat(Looks.pumped(190).found(0.5, 14).loss().sudden()).isEmpty();
+        assertThat(Looks.pumped(190).found(0.49, 14).loss().sudden()).isPresent();
+    }
+
+    /** At 40 kPa a gauge tells less: a quarter of it is its own doubt, a third is not; at 150 a sixth is not. */
+    @Test
+    void atLittlePressureMoreIsExplainedByTheGauge() {
+        assertThat(Looks.pumped(60).found(0.1, 45).loss().sudden()).isEmpty();
+        assertThat(Looks.pumped(60).found(0.1, 40).loss().sudden()).isPresent();
+        assertThat(Looks.pumped(150).found(0.1, 131).loss().sudden()).isEmpty();
+        assertThat(Looks.pumped(150).found(0.1, 128).loss().sudden()).isPresent();
+        assertThat(GaugeNoise.ofLog(550)).isCloseTo(0.012, within(1e-12));
+        assertThat(GaugeNoise.ofLog(100)).isCloseTo(0.025, within(1e-12));
+    }
+
+    /** What lies back more than a third of a year says nothing, however few readings there are. */
+    @Test
+    void readingsOfLastWinterAreLeftOut() {
+        Looks looks = Looks.pumped(150).pairs(6, 5, 100).set(200, 150).found(207, 139);
+        AirLoss loss = looks.loss();
+        assertThat(loss.noise().degrees()).isEqualTo(8 + 1);
+        assertThat(loss.rate().orElseThrow().perDay()).isLessThan(0.02);
+        assertThat(loss.dueSince()).isEmpty();
+    }
+
+    /** One day of 17 % is no leak for sure, two are; one of 22 % is. */
+    @Test
+    void oneDatumIsEnoughOnlyWhereMuchWasLost() {
+        Looks once = Looks.pumped(150).found(1, 124);
+        assertThat(once.loss().rate().orElseThrow().leaks()).isGreaterThan(0.95);
+        assertThat(once.loss().dueSince()).isEmpty();
+        assertThat(once.set(1.003, 150).found(2, 124).loss().dueSince()).contains(Looks.day(2));
+        assertThat(Looks.pumped(150).found(1, 120).loss().dueSince()).contains(Looks.day(1));
+    }
+
+    @Test
+    void whatHappenedDidSoBeforeTheNextReading() {
+        PaceRise rise = WORKED.get("six weeks, then 118").get().loss().rise().orElseThrow();
+        assertThat(rise.since()).isIn(Looks.day(42), Looks.day(42.003));
+        assertThat(rise.seen()).isEqualTo(Looks.day(49));
+        assertThat(sixWeeks().loss().bands()).isEqualTo(Looks.BANDS);
+    }
+
+    @Test
+    void whatIsUsualGrowsWithTheDays() {
+        AirLoss.LastFall fall = sixWeeks().found(45, 146).loss().lastFall().orElseThrow();
+        double days = 45 - 42.003;
+        assertThat(fall.usual()).isCloseTo(1 - Math.exp(-0.0119 * days), within(5e-4));
+        assertThat(Looks.pumped(150).loss().lastFall()).isEmpty();
+        assertThat(Looks.pumped(150).found(1, 148).loss().lastFall()).isPresent();
+    }
+
+    /** 3 to 4 %/day is hardly more; 0.2 to 0.9 is not worth speaking of; of both the sums are beyond doubt. */
+    @ParameterizedTest
+    @CsvSource({"0.03, 0.04, 5000", "0.002, 0.009, 5000", "0.01, 0.02, 0"})
+    void whatIsNotWorthSpeakingOfIsNotTold(double before, double then, double atLeast) {
+        Looks looks = Looks.pumped(150);
+        for (int week = 1; week <= 17; week++) {
+            looks.found(7 * week, 150 * Math.exp(-7 * (week <= 9 ? before : then)))
+                    .set(7 * week + 0.003, 150);
+        }
+        AirLoss loss = looks.loss();
+        assertThat(loss.verdict().days()).isGreaterThan(5000);
+        assertThat(loss.rise().isPresent()).isEqualTo(atLeast == 0);
+    }
+
+    /** What such tires usually lose stands in for readings, and what is worth speaking of goes with it. */
+    @Test
+    void whatIsUsualGoesWithTheKind() {
+        List<Turn> soon = Looks.pumped(150).found(1 / 24.0, 149.9).turns();
+        for (SetupKind kind : SetupKind.values()) {
+            LeakBands bands = LeakBands.of(kind, false);
+            double rate = AirLoss.of(soon, bands, GaugeNoise.USUAL, 0)
+                    .rate()
+                    .orElseThrow()
+                    .perDay();
+            assertThat(rate / 0.014).isCloseTo(bands.slow() / 0.025, within(0.15 * bands.slow() / 0.025));
+        }
+        Looks looks = Looks.pumped(150);
+        for (int week = 1; week <= 17; week++) {
+            looks.found(7 * week, 150 * Math.exp(-7 * (week <= 9 ? 0.003 : 0.009)))
+                    .set(7 * week + 0.003, 150);
+        }
+        assertThat(looks.loss().rise())
+                .as("six tenths of a percent of a tubeless tire")
+                .isEmpty();
+        assertThat(AirLoss.of(looks.turns(), LeakBands.of(SetupKind.BUTYL_TUBE, false), GaugeNoise.USUAL, 0)
+                        .rise())
+                .as("and of a tube")
+                .isPresent();
+        assertThat(AirLoss.of(looks.turns(), LeakBands.of(SetupKind.LATEX_TUBE, false), GaugeNoise.USUAL, 0)
+                        .verdict()
+                        .days())
+                .as("latex is not looked at for so little")
+                .isLessThan(looks.loss().verdict().days());
+    }
+
+    /** docs/handbook, page 6: the ends of the classes. */
+    @Test
+    void theBandsAreThoseOfTheTable() {
+        LeakBands fresh = LeakBands.of(SetupKind.TUBELESS, true);
+        assertThat(fresh.from(LeakClass.SLOW)).isEqualTo(0.05);
+        assertThat(fresh.from(LeakClass.LEAK)).isEqualTo(0.10);
+        assertThat(fresh.from(LeakClass.FAST)).isEqualTo(0.25);
+        assertThat(fresh.scale()).isEqualTo(2);
+        assertThat(LeakBands.of(SetupKind.BUTYL_TUBE, true)).isEqualTo(LeakBands.of(SetupKind.BUTYL_TUBE, false));
+        assertThat(Looks.BANDS.from(LeakClass.NORMAL)).isEqualTo(Double.NEGATIVE_INFINITY);
+        assertThat(Looks.BANDS.named(0.06)).isEqualTo(LeakClass.SLOW);
+    }
+
+    @Test
+    void halfOfItIsGoneAfterTheHalfLife() {
+        LossRate rate = sixWeeks().loss().rate().orElseThrow();
+        assertThat(rate.halfLifeDays()).isCloseTo(Math.log(2) / rate.perDay(), within(1e-9));
+        assertThat(Math.pow(1 - rate.lossPerDay(), rate.halfLifeDays())).isCloseTo(0.5, within(1e-9));
+    }
+
+    /** In a span that goes on the fit bends where the pace rose. */
+    @Test
+    void aRiseWithinASpanIsDrawnAsTwoFalls() {
+        Looks looks = Looks.pumped(150).pairs(6, 7, 138);
+        looks.set(42.01, 150).found(49, 138).found(51, 110).found(53, 88);
+        AirLoss loss = looks.loss();
+        List<AirLoss.Fit> fits = loss.fits();
+        AirLoss.Fit last = fits.get(fits.size() - 1);
+        AirLoss.Fit before = fits.get(fits.size() - 2);
+        assertThat(last.start()).isEqualTo(loss.rise().orElseThrow().since()).isEqualTo(Looks.day(49));
+        assertThat(last.end()).isEqualTo(Looks.day(53));
+        assertThat(before.start()).isEqualTo(Looks.day(42.01));
+        assertThat(before.end()).isEqualTo(Looks.day(49));
+        assertThat(last.perDay()).isGreaterThan(5 * before.perDay());
+        assertThat(last.at(Looks.day(51)).kpa()).isCloseTo(110, within(3.0));
+        assertThat(loss.named()).isEqualTo(LeakClass.LEAK);
+    }
+
+    /** Between two inflations nobody pumped. */
+    @Test
+    void spansBeginWithAnInflation() {
+        List<Turn> turns = Looks.pumped(150).found(1, 149).set(2, 150).turns();
+        assertThat(Turn.spans(turns)).extracting(List::size).containsExactly(2, 1);
+        assertThat(Turn.spans(turns.subList(1, 3))).extracting(List::size).containsExactly(1, 1);
+        assertThat(Turn.spans(List.of())).isEmpty();
     }
 }

@@ -13,6 +13,7 @@ import org.hipparchus.linear.CholeskyDecomposer;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -113,5 +114,48 @@ class LossFilterTest {
         double exposure = filter.levelExposure();
         assertThat(filter.levelVariance() + exposure * exposure / filter.sums().xx())
                 .isCloseTo(estimate.getCovariance().getEntry(0, 0), within(1e-8));
+    }
+
+    private static LossFilter read(Looks looks) {
+        LossFilter filter = new LossFilter(PRIOR, GaugeNoise.USUAL, false);
+        looks.turns()
+                .forEach(turn ->
+                        filter.read(turn.reading(), turn.reading().at20(0).kpa(), turn.afterInflation(), null));
+        return filter;
+    }
+
+    /** What one more reading would tell is what it does tell when it comes. */
+    @Test
+    void oneMoreReadingTellsWhatWasForetold() {
+        LossFilter before = read(Looks.pumped(150).found(2, 147).found(5, 141));
+        double rate = before.sums().rate();
+        double kpa = Math.exp(before.level() - rate * (before.levelExposure() + 6));
+        LossFilter after = read(Looks.pumped(150).found(2, 147).found(5, 141).found(11, kpa));
+        LossSums foretold = before.withOneMore(6, rate);
+        assertThat(foretold.count()).isEqualTo(after.data().count());
+        assertThat(foretold.xx()).isCloseTo(after.data().xx(), within(1e-6 * foretold.xx()));
+        assertThat(foretold.xz()).isCloseTo(after.data().xz(), within(1e-6 * foretold.xz()));
+        assertThat(foretold.zz()).isCloseTo(after.data().zz(), within(1e-6 * foretold.zz()));
+    }
+
+    /** 2.6 standard deviations are enough where a fall should have been seen, 3.2 where none was to be expected. */
+    @Test
+    void aRiseIsThePumpWhereItIsTooMuch() {
+        assertThat(kindOf(Looks.pumped(150).pairs(6, 7, 138), 49, 150)).isEqualTo(LossFilter.Kind.PUMPED);
+        assertThat(kindOf(Looks.pumped(150).pairs(6, 7, 138), 49, 147)).isEqualTo(LossFilter.Kind.PUMPED);
+        assertThat(kindOf(Looks.pumped(150).pairs(6, 7, 138), 49, 143)).isEqualTo(LossFilter.Kind.DATUM);
+        // a day's loss hides in the gauge: only a rise by itself can be the pump
+        assertThat(kindOf(Looks.pumped(150).pairs(6, 7, 138), 43.003, 157)).isEqualTo(LossFilter.Kind.DATUM);
+        assertThat(kindOf(Looks.pumped(150).pairs(6, 7, 138), 43.003, 163)).isEqualTo(LossFilter.Kind.PUMPED);
+        assertThat(kindOf(Looks.pumped(150).pairs(6, 7, 138), 42.05, 170))
+                .as("within two hours it says nothing")
+                .isEqualTo(LossFilter.Kind.DATUM);
+    }
+
+    private static LossFilter.Kind kindOf(Looks before, double day, double kpa) {
+        LossFilter filter = read(before);
+        Looks then = Looks.pumped(150).found(day, kpa);
+        LeakReading reading = then.turns().get(1).reading();
+        return filter.read(reading, reading.at20(0).kpa(), false, null).kind();
     }
 }

@@ -35,6 +35,40 @@ class RiseTestTest {
         }
     }
 
+    /** The quick look before the sum never leaves out what would be told, and spares nearly all steady wheels the sum. */
+    @Test
+    void theQuickLookLeavesNothingOut() {
+        int spared = 0;
+        int told = 0;
+        for (int i = 0; i < 400; i++) {
+            SimulatedWheel wheel =
+                    new SimulatedWheel(i, new SimulatedWheel.Rhythm(3, 1, i % 2 == 0), 3, SimulatedWheel.Known.NOTED);
+            double onset = i % 4 == 0 ? 40 : 1e9;
+            RiseTest test = new RiseTest(1);
+            LossFilter filter = new LossFilter(PRIOR, GaugeNoise.USUAL, true);
+            while (wheel.day() < 60) {
+                wheel.look(0.012, onset, 0.08);
+            }
+            double last = 0;
+            int row = 0;
+            for (Turn turn : wheel.turns()) {
+                LossFilter.Step step =
+                        filter.read(turn.reading(), turn.reading().at20(0).kpa(), turn.afterInflation(), null);
+                last = step.fall();
+                test.follow(turn.reading().at(), row++, step);
+            }
+            boolean tells = test.verdict(filter.sums(), GaugeNoise.USUAL, last)
+                    .filter(RiseTest.Verdict::told)
+                    .isPresent();
+            boolean may = test.mayBeTold(filter.sums(), GaugeNoise.USUAL);
+            assertThat(may || !tells).isTrue();
+            spared += onset > 60 && !may ? 1 : 0;
+            told += tells ? 1 : 0;
+        }
+        assertThat(told).isBetween(80, 110);
+        assertThat(spared).isGreaterThan(250);
+    }
+
     private static double sumOf(Random random) {
         RiseTest test = new RiseTest(1);
         LossSums sums = PRIOR;

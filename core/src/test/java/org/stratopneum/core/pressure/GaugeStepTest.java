@@ -68,4 +68,17 @@ class GaugeStepTest {
                 GaugePressure.ZERO,
                 new Ceiling(GaugePressure.kpa(ceilingKpa), false));
     }
+
+    /** A limit that lies on a step is that step, however the sums round. */
+    @ParameterizedTest
+    @EnumSource(PressureUnit.class)
+    void aLimitOnAStepIsThatStep(PressureUnit unit) {
+        for (int steps = 30; steps < 60; steps++) {
+            double kpa = unit.toKpa(steps * unit.resolution());
+            assertThat(GaugeStep.nearest(GaugePressure.kpa(kpa - 20), limits(kpa, kpa + 100), unit))
+                    .isCloseTo(steps * unit.resolution(), within(1e-9));
+            assertThat(GaugeStep.nearest(GaugePressure.kpa(kpa + 20), limits(0, kpa), unit))
+                    .isCloseTo(steps * unit.resolution(), within(1e-9));
+        }
+    }
 }

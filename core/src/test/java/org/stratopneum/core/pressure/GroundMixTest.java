@@ -68,4 +68,16 @@ class GroundMixTest {
         assertThatThrownBy(() -> new GroundMix(Map.of(Ground.MUD, 1.5, Ground.ROCK, -0.5)))
                 .isInstanceOf(InvalidInputException.class);
     }
+
+    /** Shares that were rounded are made whole, so that no rounding moves a pressure. */
+    @Test
+    void roundedSharesAreMadeWhole() {
+        GroundMix mix = new GroundMix(Map.of(Ground.FINE_GRAVEL, 0.5, Ground.ROCK, 0.5008));
+        assertThat(mix.shares().values().stream()
+                        .mapToDouble(Double::doubleValue)
+                        .sum())
+                .isCloseTo(1, within(1e-12));
+        assertThat(new GroundMix(Map.of(Ground.FINE_GRAVEL, 1.0, Ground.ROCK, 0.0)).shares())
+                .containsOnlyKeys(Ground.FINE_GRAVEL);
+    }
 }

@@ -317,4 +317,21 @@ class LimitsTest {
         assertThat(Ceiling.of(seeping, Length.mm(57))).isEqualTo(new Ceiling(GaugePressure.kpa(300), false));
         assertThat(Ceiling.of(tubed, Length.mm(57))).isEqualTo(new Ceiling(GaugePressure.kpa(450), false));
     }
+
+    /** Narrower than any chart is a warning, wider than everyday only said; in between nothing is. */
+    @ParameterizedTest
+    @CsvSource({"18, WARNS", "57, ", "80, FINE"})
+    void whatLiesBeyondTheChartsIsSaid(double width, Level level) {
+        Level found = Cases.mountain(57, Ground.FINE_GRAVEL, 91)
+                .tire(TireOnRim.onMeasuringRim(width, 622))
+                .advise()
+                .rear()
+                .verdicts()
+                .stream()
+                .filter(verdict -> verdict.code().equals(VerdictCode.BEYOND_CHARTS))
+                .map(Verdict::level)
+                .findFirst()
+                .orElse(null);
+        assertThat(found).isEqualTo(level);
+    }
 }

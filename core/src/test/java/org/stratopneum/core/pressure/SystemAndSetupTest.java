@@ -80,4 +80,29 @@ class SystemAndSetupTest {
         assertThat(DropSchool.of(0.13)).isEmpty();
         assertThat(DropSchool.of(Double.NaN)).isEmpty();
     }
+
+    @Test
+    void aShareThatWasWorkedOutIsTakenAsItIs() {
+        assertThat(LoadShare.weighed(0.46).front()).isEqualTo(0.46);
+        assertThat(LoadShare.weighed(0.46).cargo()).isFalse();
+        assertThatThrownBy(() -> LoadShare.weighed(0.95)).isInstanceOf(InvalidInputException.class);
+    }
+
+    @Test
+    void whatIsCarriedInTheMiddleIsShared() {
+        SystemMass light = new SystemMass(70, 3, 12, 0, 0, 0);
+        SystemMass frame = new SystemMass(70, 3, 12, 0, 10, 0);
+        LoadShare share = LoadShare.of(Posture.GRAVEL);
+        assertThat(frame.onFront(share).kg() - light.onFront(share).kg()).isCloseTo(4.7, within(1e-9));
+    }
+
+    @Test
+    void aPlainSetUpIsOfAStandardTireThatWasMadeForIt() {
+        Setup setup = Setup.of(SetupKind.TUBELESS);
+        assertThat(setup.kind()).isEqualTo(SetupKind.TUBELESS);
+        assertThat(setup.casing()).isEqualTo(Casing.STANDARD);
+        assertThat(setup.seeps()).isFalse();
+        assertThat(setup.hookless()).isFalse();
+        assertThat(setup.insert()).isFalse();
+    }
 }

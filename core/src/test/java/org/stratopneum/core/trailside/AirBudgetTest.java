@@ -185,4 +185,26 @@ class AirBudgetTest {
                     });
                 });
     }
+
+    /** A device that keeps tables does the same fills to a tenth of a percent; its gas and its strokes. */
+    @ParameterizedTest
+    @CsvSource({"5.828, 22, 40", "1.189, 68, 90", "2.1, 40, 72.5"})
+    void byTablesTheSameComesOut(double litres, double usualPsi, double mostPsi) {
+        AirBudget exact = budget(litres, usualPsi, mostPsi);
+        AirBudget tables = exact.byTables();
+        for (AirGoal goal : AirGoal.values()) {
+            for (double start : new double[] {0, 10, 60}) {
+                GaugePressure from = GaugePressure.kpa(start);
+                Fill gas = exact.byGas(from, goal, List.of(new Charge(16, 1), new Charge(16, 0.6)), true);
+                Fill same = tables.byGas(from, goal, List.of(new Charge(16, 1), new Charge(16, 0.6)), true);
+                assertThat(same.likely().kpa())
+                        .isCloseTo(
+                                gas.likely().kpa(), within(0.001 * gas.likely().kpa() + 0.05));
+                assertThat(same.parts()).hasSameSizeAs(gas.parts());
+                HandPump pump = new HandPump(60, GaugePressure.psi(100));
+                assertThat(tables.byPump(from, goal, pump, List.of()).strokes())
+                        .isCloseTo(exact.byPump(from, goal, pump, List.of()).strokes(), within(1.0));
+            }
+        }
+    }
 }

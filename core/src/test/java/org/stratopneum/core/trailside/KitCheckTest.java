@@ -10,8 +10,13 @@ import org.stratopneum.core.air.HandPump;
 import org.stratopneum.core.air.StandardAtmosphere;
 import org.stratopneum.core.check.Level;
 import org.stratopneum.core.check.Verdict;
+import org.stratopneum.core.fit.FitCase;
+import org.stratopneum.core.fit.FitCode;
+import org.stratopneum.core.fit.RimBed;
+import org.stratopneum.core.fit.ValveHole;
 import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.tire.TireOnRim;
 
 /** What a bag lacks for a wheel: common practice, no source; its air by the docs/handbook's worked values. */
 class KitCheckTest {
@@ -102,5 +107,35 @@ class KitCheckTest {
         assertThat(codes(tubed))
                 .contains(KitCheck.NO_PATCHES)
                 .doesNotContain(KitCheck.NO_PLUGS, KitCheck.GAS_MAY_CURDLE);
+    }
+
+    /** A tube for 40 to 50 mm folds in a narrower tire and stretches in a wider one; one for another wheel is said. */
+    @Test
+    void theSpareTubeIsHeldAgainstTheTire() {
+        Map<KitItem, Integer> spare = Map.of(KitItem.TUBE, 1, KitItem.PLUG, 2, KitItem.BOOT, 1);
+        Bag bag = bag(spare, PumpSort.ROUND.pump());
+        FitCase.Tube tube = new FitCase.Tube(50, 60, 622);
+        TireOnRim tire = new TireOnRim(57, 622, null, 30, null);
+        FitCase fits = new FitCase(
+                tire,
+                new FitCase.Rim(30, 622, null, false, RimBed.TAPED, null, ValveHole.UNKNOWN),
+                new FitCase.Marks(true, false, null, null),
+                null,
+                tube,
+                null,
+                null,
+                false,
+                false);
+        assertThat(codes(new KitCheck.Asked(true, true, true, null, Set.of(), Set.of(), false, fits, BIG, bag)))
+                .contains(FitCode.TUBE_FITS)
+                .doesNotContain(KitCheck.NO_TUBE)
+                .allMatch(code -> code.startsWith("kit-") || code.startsWith("tube-") || code.startsWith("valve-"));
+    }
+
+    /** What reaches just so much is not weak. */
+    @Test
+    void aPumpThatReachesWhatIsRiddenIsNotWeak() {
+        Bag enough = bag(Map.of(), new HandPump(100, GaugePressure.psi(22)));
+        assertThat(codes(asked(enough, BIG))).doesNotContain(KitCheck.PUMP_WEAK);
     }
 }
