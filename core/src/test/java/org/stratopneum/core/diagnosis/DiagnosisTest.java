@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.NoSuchElementException;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -178,6 +179,8 @@ class DiagnosisTest {
                 text.replace("core .10 .90", "core .10 .80 .10"),
                 text.replace("cause core .12 6\n", ""),
                 text.replace("known insert", "known weather"),
+                text.replace("known co2 normal 4", "known co2 spoke 4"),
+                text.replace("caution ROTATING\n", ""),
                 text.replace("core .10 .90", "spoke .10 .90").replace("others .97 .03", "core .97 .03"))) {
             assertThatThrownBy(() -> LeakModel.read(broken, AirSystem.TUBELESS))
                     .isInstanceOf(IllegalArgumentException.class);
@@ -191,6 +194,7 @@ class DiagnosisTest {
                 .isInstanceOf(InvalidInputException.class);
         assertThatThrownBy(() -> begun(AirSystem.TUBE).mendedInVain(Cause.BEAD))
                 .isInstanceOf(InvalidInputException.class);
+        assertThatThrownBy(() -> LeakModel.of(AirSystem.TUBE).check("dip")).isInstanceOf(NoSuchElementException.class);
     }
 
     /** Bubbles at the valve tip are 30 times likelier under the core than under the others (docs/handbook, page 6: .90 and .03). */
@@ -265,5 +269,57 @@ class DiagnosisTest {
         assertThat(rim.cautions().after("clear")).isEmpty();
         assertThat(LeakModel.of(AirSystem.TUBELESS).check("shake").cautions().looking())
                 .isEmpty();
+    }
+
+    /** A night is asked for by one check alone, and it is not called clean work. */
+    @Test
+    void onlyTheHoldTestTakesANight() {
+        LeakModel model = LeakModel.read(LeakTable.TUBELESS, AirSystem.TUBELESS);
+        assertThat(model.checks().stream().filter(Check::overnight).map(Check::code))
+                .containsExactly("hold-test");
+        assertThat(model.check("look-over").isClean()).isTrue();
+        assertThat(model.check("tub").isClean()).isFalse();
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void aCauseHasWhatHoldsItsAir(Cause cause) {
+        boolean tube = cause.code().startsWith("tube-");
+        assertThat(cause.system()).isEqualTo(tube ? AirSystem.TUBE : AirSystem.TUBELESS);
+    }
+
+    /** Shaken by nothing it is the same; shaken, each row still adds up to one, and no two are alike. */
+    @Test
+    void aShakenModelIsAModel() {
+        LeakModel model = LeakModel.of(AirSystem.TUBELESS);
+        LeakModel same = model.shaken(new Random(1), 0, 0);
+        LeakModel other = model.shaken(new Random(1), 0.8, 0.5);
+        assertThat(other.checks()).hasSameSizeAs(model.checks());
+        int moved = 0;
+        for (int i = 0; i < model.checks().size(); i++) {
+            Check check = model.checks().get(i);
+            for (Cause cause : model.causes()) {
+                double sum = 0;
+                for (String answer : check.answers()) {
+                    double likely = check.likelihood(cause, answer);
+                    assertThat(same.checks().get(i).likelihood(cause, answer)).isCloseTo(likely, within(1e-12));
+                    sum += other.checks().get(i).likelihood(cause, answer);
+                    double off =
+                            likely == 0 ? 0 : Math.log(other.checks().get(i).likelihood(cause, answer) / likely);
+                    assertThat(Math.abs(off)).isLessThan(5);
+                    moved += Math.abs(off) > 0.1 ? 1 : 0;
+                }
+                assertThat(sum).isCloseTo(1, within(1e-9));
+            }
+        }
+        assertThat(moved).isGreaterThan(300);
+        double shares = 0;
+        for (Cause cause : model.causes()) {
+            assertThat(same.shares(Set.of()).get(cause))
+                    .isCloseTo(model.shares(Set.of()).get(cause), within(1e-12));
+            shares += Math.abs(Math.log(
+                    other.shares(Set.of()).get(cause) / model.shares(Set.of()).get(cause)));
+        }
+        assertThat(shares / model.causes().size()).isBetween(0.1, 1.2);
     }
 }

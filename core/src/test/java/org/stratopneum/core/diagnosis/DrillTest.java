@@ -71,4 +71,14 @@ class DrillTest {
             assertThat(drill.par()).as(drill.story().name()).isBetween(26.0, 180.0);
         }
     }
+
+    /** Minutes of the table and 25 for the hold test around each mend. */
+    @Test
+    void mendingTakesWhatTheTableSays() {
+        assertThat(Drill.minutes(Cause.CORE)).isEqualTo(6 + 25);
+        assertThat(Drill.minutes(Cause.TAPE)).isEqualTo(45 + 25);
+        assertThat(Drill.Story.FAST.known())
+                .containsExactlyInAnyOrder(Circumstance.RATE_FAST, Circumstance.NOT_NEW_SETUP);
+        assertThat(Drill.Story.NOTHING_KNOWN.known()).isEmpty();
+    }
 }

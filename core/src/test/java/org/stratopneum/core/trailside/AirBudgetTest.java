@@ -207,4 +207,46 @@ class AirBudgetTest {
             }
         }
     }
+
+    /** Half way from the window's lower end to what is ridden; seven tenths are enough, and a little less is not. */
+    @Test
+    void theGoalsFollowFromWhatIsRidden() {
+        AirBudget budget = budget(2, 40, 72.5);
+        assertThat(budget.goal(AirGoal.USUAL).in(PressureUnit.PSI)).isCloseTo(40, within(1e-9));
+        assertThat(budget.goal(AirGoal.LOWER_HALF).in(PressureUnit.PSI)).isCloseTo(40 * 0.93, within(1e-9));
+        assertThat(budget.goal(AirGoal.SEVENTY).in(PressureUnit.PSI)).isCloseTo(28, within(1e-9));
+        assertThat(budget.enough(GaugePressure.psi(28))).isTrue();
+        assertThat(budget.enough(GaugePressure.psi(27.999))).isFalse();
+    }
+
+    /** Part of a large cartridge likely brings it just to the goal, from wherever it stands. */
+    @ParameterizedTest
+    @CsvSource({"0", "60", "150"})
+    void partOfACartridgeLikelyReachesTheGoal(double startKpa) {
+        AirBudget budget = budget(2, 40, 90);
+        Fill fill = budget.byGas(GaugePressure.kpa(startKpa), AirGoal.USUAL, List.of(new Charge(38, 1)), true);
+        assertThat(fill.likely().kpa()).isCloseTo(budget.goal(AirGoal.USUAL).kpa(), within(1.5));
+        assertThat(fill.parts()).hasSize(1);
+        assertThat(budget.byGas(budget.goal(AirGoal.USUAL), AirGoal.USUAL, List.of(new Charge(38, 1)), true)
+                        .parts())
+                .as("it is there")
+                .isEmpty();
+    }
+
+    @Test
+    void aCartridgeIsOfUseWhereItMayBeLetIn() {
+        AirBudget narrow = budget(1.189, 60, 72.5);
+        assertThat(narrow.usable(new Charge(16, 1), true, GaugePressure.ZERO)).isTrue();
+        assertThat(narrow.usable(new Charge(16, 1), false, GaugePressure.ZERO))
+                .as("it cannot be stopped")
+                .isFalse();
+        assertThat(narrow.usable(new Charge(16, 0.4), false, GaugePressure.ZERO))
+                .isTrue();
+        assertThat(narrow.usable(new Charge(16, 0.01), true, GaugePressure.ZERO))
+                .isFalse();
+        assertThat(narrow.usable(new Charge(16, 1), true, GaugePressure.psi(72.5)))
+                .isFalse();
+        assertThat(narrow.usable(new Charge(16, 0.4), false, GaugePressure.psi(60)))
+                .isFalse();
+    }
 }

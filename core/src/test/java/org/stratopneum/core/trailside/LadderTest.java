@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
@@ -448,5 +449,70 @@ class LadderTest {
         assertThat(UsualAir.usual(big).in(PressureUnit.PSI)).isBetween(15.0, 22.0);
         assertThat(UsualAir.usual(narrow).in(PressureUnit.PSI)).isBetween(60.0, 80.0);
         assertThat(UsualAir.of(big, null).ceiling().in(PressureUnit.PSI)).isBetween(18.0, 26.0);
+    }
+
+    @Test
+    void aStopThatWasToldMakesTheMostOfItsSteps() {
+        List<Stopped.Said> most =
+                Collections.nCopies(4 * Ladder.RUNGS.size(), new Stopped.Said("hole-down", "closed", null));
+        assertThat(Stopped.of(most, End.WALK).noted()).contains(Fact.CLOSED);
+        List<Stopped.Said> more = new ArrayList<>(most);
+        more.add(new Stopped.Said("hole-down", "closed", null));
+        assertThatThrownBy(() -> Stopped.of(more, End.WALK)).isInstanceOf(InvalidInputException.class);
+    }
+
+    /** What a rung uses is not in the bag any more, and a tube takes the place of the liquid. */
+    @Test
+    void whatWasUsedIsNotedAndATubeEndsTheLiquidsWork() {
+        Rung uses = Ladder.RUNGS.stream()
+                .filter(rung -> rung.uses() != null && rung.air() == null)
+                .findFirst()
+                .orElseThrow();
+        Stopped stopped = Stopped.of(
+                List.of(new Stopped.Said(uses.code(), uses.replies().get(0).code(), null)), End.WALK);
+        assertThat(stopped.noted()).contains(Fact.BAG_USED).doesNotContain(Fact.GAS_IN);
+        assertThat(new Stopped(Set.of(Fact.OPEN)).spentLiquid()).isTrue();
+        assertThat(new Stopped(Set.of(Fact.OPEN, Fact.BEADS_ON)).spentLiquid()).isFalse();
+        assertThat(new Stopped(Set.of(Fact.BEADS_ON)).tubeIn()).isTrue();
+        assertThat(new Stopped(Set.of(Fact.PLUGGED)).spentLiquid()).isFalse();
+    }
+
+    @Test
+    void aRungKnowsItsRepliesAndWithWhatAirGoesIn() {
+        Rung byGas = Ladder.RUNGS.stream().filter(Rung::gasOnly).findFirst().orElseThrow();
+        Rung air = Ladder.RUNGS.stream()
+                .filter(rung -> rung.air() != null && !rung.gasOnly())
+                .findFirst()
+                .orElseThrow();
+        assertThatThrownBy(() -> air.reply("sings")).isInstanceOf(IllegalArgumentException.class);
+        Situation full = tubeless(Where.TREAD, CutSize.UP_TO_3, EVERYTHING);
+        assertThat(full.usualBy(air)).isEqualTo(By.PUMP);
+        assertThat(full.usualBy(byGas)).isEqualTo(By.GAS);
+        assertThat(full.can(byGas, By.PUMP)).isFalse();
+        assertThat(full.can(air, By.PUMP)).isTrue();
+        assertThat(full.can(air, By.GAS)).isTrue();
+        Situation empty = tubeless(Where.TREAD, CutSize.UP_TO_3, bag(Map.of(), false, 0));
+        assertThat(empty.usualBy(air)).isEqualTo(By.GAS);
+        assertThat(empty.can(air, By.GAS)).isFalse();
+        assertThat(empty.can(air, By.PUMP)).isFalse();
+        for (Fact fact : Fact.values()) {
+            assertThat(fact.test()).isNotNull();
+        }
+    }
+
+    /** Without gas a rung that wants gas lacks the gas alone; one that wants any air lacks pump and gas. */
+    @Test
+    void whatIsLackingIsGone() {
+        Rung byGas = Ladder.RUNGS.stream().filter(Rung::gasOnly).findFirst().orElseThrow();
+        Rung air = Ladder.RUNGS.stream()
+                .filter(rung -> rung.air() != null && !rung.gasOnly() && rung.uses() == null)
+                .findFirst()
+                .orElseThrow();
+        Situation full = tubeless(Where.TREAD, CutSize.UP_TO_3, EVERYTHING);
+        assertThat(full.lacking(byGas).count(KitItem.GAS)).isZero();
+        assertThat(full.lacking(byGas).count(KitItem.PUMP)).isEqualTo(1);
+        assertThat(full.lacking(air).count(KitItem.PUMP)).isZero();
+        assertThat(full.lacking(air).count(KitItem.GAS)).isZero();
+        assertThat(full.lacking(air).count(KitItem.PLUG)).isEqualTo(5);
     }
 }
