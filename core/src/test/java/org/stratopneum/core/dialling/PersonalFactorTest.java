@@ -291,4 +291,27 @@ class PersonalFactorTest {
         }
         return u > 0.05 ? Feel.TOO_HARD : u < -0.05 ? Feel.TOO_SOFT : Feel.RIGHT;
     }
+
+    /** Half of what the gauge shows is the least that is worth a question, and unlikely answers are not waited for. */
+    @Test
+    void whatWouldNotMoveTheGaugeIsNotAsked() {
+        PersonalFactor factor = PersonalFactor.PRIOR.after(List.of(
+                new RideNote(0, Feel.RIGHT, true),
+                new RideNote(0, Feel.RIGHT, true),
+                new RideNote(0, Feel.RIGHT, true)));
+        GaugePressure chain = GaugePressure.kpa(150);
+        double most = List.of(Feel.TOO_SOFT, Feel.RIGHT, Feel.TOO_HARD).stream()
+                .filter(feel -> factor.probability(feel, 0.02) >= 0.05)
+                .mapToDouble(
+                        feel -> factor.after(new RideNote(0.02, feel, true)).factor())
+                .map(then -> Math.abs(then - factor.factor()) * chain.kpa())
+                .max()
+                .orElseThrow();
+        assertThat(factor.isWorthAsking(chain, 0.02, 2 * most * 0.999)).isTrue();
+        assertThat(factor.isWorthAsking(chain, 0.02, 2 * most * 1.001)).isFalse();
+        double all = List.of(Feel.TOO_SOFT, Feel.RIGHT, Feel.TOO_HARD).stream()
+                .mapToDouble(feel -> factor.probability(feel, 0.02))
+                .sum();
+        assertThat(all).isCloseTo(1, within(1e-9));
+    }
 }
