@@ -39,6 +39,8 @@ record DippingStick(double biasMm, double filmMl, double sigmaMm, double weight)
     /** A stick comes out dry of a wet tire at least so often (ratio). */
     private static final double DRY_BY_CHANCE = 0.001;
 
+    private static final double ROOT_2_PI = Math.sqrt(2 * Math.PI);
+
     private static final NormalDistribution NORMAL = new NormalDistribution(0, 1);
 
     /**
@@ -81,7 +83,11 @@ record DippingStick(double biasMm, double filmMl, double sigmaMm, double weight)
         if (read.isDry()) {
             return Math.max(DRY_BY_CHANCE, NORMAL.cumulativeProbability((WET_MM - expected) / sigma));
         }
-        return (1 - MISREAD) * NORMAL.density((read.meanMm - expected) / sigma) / sigma + MISREAD / DEEPEST_MM;
+        return (1 - MISREAD) * density((read.meanMm - expected) / sigma) / sigma + MISREAD / DEEPEST_MM;
+    }
+
+    private static double density(double z) {
+        return Math.exp(-z * z / 2) / ROOT_2_PI;
     }
 
     /** How likely it would read no more than that (ratio). */

@@ -174,20 +174,29 @@ final class LevelGrid {
 
     /** About so much went (ml): an unknown amount around it. */
     void lose(double medianMl) {
-        double[][] before = mass;
-        double[][] after = new double[mass.length][RATES * LEVELS];
-        for (int i = 0; i < LOSSES.length; i++) {
-            double levels = medianMl * LOSSES[i] / step;
-            double weight = LOSS_WEIGHTS[i];
-            mass = before;
-            move(cell -> Math.max(0, cell % LEVELS - levels));
-            for (int stick = 0; stick < after.length; stick++) {
-                for (int cell = 0; cell < after[stick].length; cell++) {
-                    after[stick][cell] += weight * mass[stick][cell];
-                }
+        double[][] into = new double[LEVELS][LEVELS];
+        for (int level = 0; level < LEVELS; level++) {
+            for (int i = 0; i < LOSSES.length; i++) {
+                double at = Math.max(0, level - medianMl * LOSSES[i] / step);
+                int node = Math.min(LAST - 1, (int) at);
+                into[level][node] += LOSS_WEIGHTS[i] * (1 - (at - node));
+                into[level][node + 1] += LOSS_WEIGHTS[i] * (at - node);
             }
         }
-        mass = after;
+        for (int stick = 0; stick < mass.length; stick++) {
+            double[] before = mass[stick];
+            double[] after = new double[before.length];
+            for (int cell = 0; cell < before.length; cell++) {
+                double[] to = into[cell % LEVELS];
+                int row = cell - cell % LEVELS;
+                // nothing goes up, but from the lowest node by no part at all
+                int last = before[cell] > 0 ? Math.max(1, cell % LEVELS) : -1;
+                for (int level = 0; level <= last; level++) {
+                    after[row + level] += before[cell] * to[level];
+                }
+            }
+            mass[stick] = after;
+        }
     }
 
     /** Where a cell's mass goes: a level of the same rate, not below 0 and in any fraction (nodes). */
@@ -254,11 +263,13 @@ final class LevelGrid {
      * @param dried deficit since the last filling (kPa days)
      */
     void weigh(IntFunction<DoubleUnaryOperator> likelihoods, double dried) {
+        Places places = new Places(dried);
         for (int stick = 0; stick < mass.length; stick++) {
-            double[] table = table(likelihoods.apply(stick));
-            for (int cell = 0; cell < mass[stick].length; cell++) {
-                if (mass[stick][cell] > 0) {
-                    mass[stick][cell] *= at(table, volume(cell, dried));
+            double[] table = places.table(likelihoods.apply(stick));
+            double[] here = mass[stick];
+            for (int cell = 0; cell < here.length; cell++) {
+                if (here[cell] > 0) {
+                    here[cell] *= places.in(table, cell);
                 }
             }
         }
@@ -267,28 +278,47 @@ final class LevelGrid {
 
     /** The mean of something that depends on the stick and on what is in the tire (ml). */
     double mean(IntFunction<DoubleUnaryOperator> asked, double dried) {
+        Places places = new Places(dried);
         double sum = 0;
         for (int stick = 0; stick < mass.length; stick++) {
-            double[] table = table(asked.apply(stick));
-            for (int cell = 0; cell < mass[stick].length; cell++) {
-                if (mass[stick][cell] > 0) {
-                    sum += mass[stick][cell] * at(table, volume(cell, dried));
+            double[] table = places.table(asked.apply(stick));
+            double[] here = mass[stick];
+            for (int cell = 0; cell < here.length; cell++) {
+                if (here[cell] > 0) {
+                    sum += here[cell] * places.in(table, cell);
                 }
             }
         }
         return sum;
     }
 
-    private double[] table(DoubleUnaryOperator of) {
-        double[] table = new double[(int) Math.ceil(LAST * step / FINE_ML) + 2];
-        Arrays.setAll(table, i -> of.applyAsDouble(i * FINE_ML));
-        return table;
-    }
+    /** Where the volume of each cell lies in a table: the same for every stick. */
+    private final class Places {
 
-    private static double at(double[] table, double ml) {
-        double place = ml / FINE_ML;
-        int below = (int) place;
-        return table[below] + (place - below) * (table[below + 1] - table[below]);
+        private final int[] below = new int[RATES * LEVELS];
+        private final double[] part = new double[RATES * LEVELS];
+        private int most;
+
+        Places(double dried) {
+            for (int cell = 0; cell < below.length; cell++) {
+                double place = volume(cell, dried) / FINE_ML;
+                below[cell] = (int) place;
+                part[cell] = place - below[cell];
+                most = Math.max(most, below[cell]);
+            }
+        }
+
+        /** As far as any volume goes. */
+        double[] table(DoubleUnaryOperator of) {
+            double[] table = new double[most + 2];
+            Arrays.setAll(table, i -> of.applyAsDouble(i * FINE_ML));
+            return table;
+        }
+
+        double in(double[] table, int cell) {
+            double low = table[below[cell]];
+            return low + part[cell] * (table[below[cell] + 1] - low);
+        }
     }
 
     /** How likely each level and rate is, whatever the stick (ratios that add up to 1). */
@@ -314,7 +344,9 @@ final class LevelGrid {
     private void normalise() {
         double all = 0;
         for (double[] table : mass) {
-            all += Arrays.stream(table).sum();
+            for (double cell : table) {
+                all += cell;
+            }
         }
         for (double[] table : mass) {
             for (int cell = 0; cell < table.length; cell++) {

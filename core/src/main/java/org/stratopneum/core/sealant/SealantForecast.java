@@ -184,8 +184,10 @@ public final class SealantForecast {
         }
         SealantForecast forecast = new SealantForecast(tire, climate, sorted);
         forecast.lastEvent = sorted.get(0).on();
-        for (List<SealantEvent> together : together(sorted)) {
-            forecast.take(together);
+        List<List<SealantEvent>> groups = together(sorted);
+        int latestDip = latestDip(groups);
+        for (int i = 0; i < groups.size(); i++) {
+            forecast.take(groups.get(i), i == latestDip);
         }
         forecast.asOf = asOf;
         forecast.driedByThen = forecast.dried + forecast.deficit(forecast.lastEvent, asOf);
@@ -239,6 +241,14 @@ public final class SealantForecast {
         return groups;
     }
 
+    private static int latestDip(List<List<SealantEvent>> groups) {
+        int latest = -1;
+        for (int i = 0; i < groups.size(); i++) {
+            latest = groups.get(i).stream().anyMatch(SealantEvent.Dipped.class::isInstance) ? i : latest;
+        }
+        return latest;
+    }
+
     private double deficit(LocalDate from, LocalDate to) {
         double deficit = 0;
         for (LocalDate at = from; at.isBefore(to); at = at.plusDays(1)) {
@@ -247,7 +257,8 @@ public final class SealantForecast {
         return deficit;
     }
 
-    private void take(List<SealantEvent> together) {
+    /** @param isLatestDip whether what was dipped here is held against what was believed before it */
+    private void take(List<SealantEvent> together, boolean isLatestDip) {
         SealantEvent event = together.get(0);
         dried += deficit(lastEvent, event.on());
         lastEvent = event.on();
@@ -256,7 +267,7 @@ public final class SealantForecast {
         } else if (event instanceof SealantEvent.Loss loss) {
             grid.lose(loss.medianMl());
         } else {
-            see(together);
+            see(together, isLatestDip);
         }
     }
 
@@ -294,13 +305,13 @@ public final class SealantForecast {
         renewedOn = first || filled.renewed() ? filled.on() : renewedOn;
     }
 
-    private void see(List<SealantEvent> seen) {
+    private void see(List<SealantEvent> seen, boolean isLatestDip) {
         List<SealantEvent.Dipped> dips = seen.stream()
                 .filter(SealantEvent.Dipped.class::isInstance)
                 .map(SealantEvent.Dipped.class::cast)
                 .toList();
         DippingStick.Reading read = dips.isEmpty() ? null : new DippingStick.Reading(meanMm(dips), dips.size());
-        if (read != null) {
+        if (read != null && isLatestDip) {
             latestDip = against(read);
         }
         mayHaveLost();

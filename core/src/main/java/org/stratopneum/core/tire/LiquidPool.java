@@ -1,6 +1,5 @@
 package org.stratopneum.core.tire;
 
-import java.util.Arrays;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
@@ -137,22 +136,28 @@ public final class LiquidPool {
     /** Depths for volumes that are asked for often, from a table: good to a hundredth of a millimetre. */
     public static final class Depths {
 
-        private static final int ROWS = 300;
+        private static final int ROWS = 600;
 
-        private final double highest;
+        private final double rowsPerRoot;
 
-        /** Square roots of volumes, in which depths run nearly straight (ml^0.5). */
-        private final double[] roots = new double[ROWS];
+        /** By square roots of volumes, in which depths run nearly straight (mm). */
+        private final double[] depths = new double[ROWS];
 
         private Depths(LiquidPool pool) {
-            highest = pool.height;
+            double[] roots = new double[ROWS];
             for (int i = 0; i < ROWS; i++) {
-                roots[i] = Math.sqrt(pool.volume(depth(i)) / MM3_PER_ML);
+                roots[i] = Math.sqrt(pool.volume(pool.height * i / (ROWS - 1)) / MM3_PER_ML);
             }
-        }
-
-        private double depth(double row) {
-            return highest * row / (ROWS - 1);
+            rowsPerRoot = (ROWS - 1) / roots[ROWS - 1];
+            int above = 1;
+            for (int row = 0; row < ROWS; row++) {
+                double root = row / rowsPerRoot;
+                while (above < ROWS - 1 && roots[above] < root) {
+                    above++;
+                }
+                double part = (root - roots[above - 1]) / (roots[above] - roots[above - 1]);
+                depths[row] = pool.height * (above - 1 + part) / (ROWS - 1);
+            }
         }
 
         /**
@@ -160,14 +165,9 @@ public final class LiquidPool {
          * @return depth of the pool (mm); the tire's height for more than it holds
          */
         public double mm(double ml) {
-            double root = Math.sqrt(ml);
-            int found = Arrays.binarySearch(roots, root);
-            int above = found >= 0 ? found : -found - 1;
-            if (above == 0 || above == ROWS) {
-                return above == 0 ? 0 : highest;
-            }
-            double below = roots[above - 1];
-            return depth(above - 1 + (root - below) / (roots[above] - below));
+            double row = Math.min(ROWS - 1, Math.sqrt(ml) * rowsPerRoot);
+            int below = Math.min(ROWS - 2, (int) row);
+            return depths[below] + (row - below) * (depths[below + 1] - depths[below]);
         }
     }
 
