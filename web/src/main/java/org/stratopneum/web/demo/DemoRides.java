@@ -19,7 +19,6 @@ import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.log.Ridden;
 import org.stratopneum.web.log.WheelNote;
 import org.stratopneum.web.pressure.BikeAdvisor;
-import org.stratopneum.web.rider.Riders;
 
 /**
  * Supply and repair rounds of the demo rider, with what she said of each wheel: answers are drawn from the model of
@@ -51,12 +50,10 @@ class DemoRides {
 
     private final Garage garage;
     private final BikeAdvisor advisor;
-    private final Riders riders;
 
-    DemoRides(Garage garage, BikeAdvisor advisor, Riders riders) {
+    DemoRides(Garage garage, BikeAdvisor advisor) {
         this.garage = garage;
         this.advisor = advisor;
-        this.riders = riders;
     }
 
     void write(DemoLogWriter pen) {

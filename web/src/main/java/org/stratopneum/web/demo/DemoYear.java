@@ -20,7 +20,6 @@ import org.stratopneum.web.log.LogDetail.PressureRead;
 import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.pressure.AdvisedPressures;
 import org.stratopneum.web.pressure.BikeAdvisor;
-import org.stratopneum.web.rider.Riders;
 
 /**
  * A year of the demo rider's log: fittings, and readings that follow p(t) = p0 exp(-k t) at 20 C, carried to the
@@ -61,12 +60,10 @@ class DemoYear {
 
     private final Garage garage;
     private final BikeAdvisor advisor;
-    private final Riders riders;
 
-    DemoYear(Garage garage, BikeAdvisor advisor, Riders riders) {
+    DemoYear(Garage garage, BikeAdvisor advisor) {
         this.garage = garage;
         this.advisor = advisor;
-        this.riders = riders;
     }
 
     /** What was fitted in the year that ends today. */

@@ -157,13 +157,13 @@ class HistoryService {
     private Optional<HistoryPage.Figure> inside(
             PartHistory life, List<WindowDays.Read> readings, PartHistoryBook book, Rider rider, Instant now) {
         Optional<PartHistory.Stay> on = current(life);
-        return on.flatMap(stay -> window(book.fitted().wheel(stay.wheel()).orElseThrow(), rider)
+        return on.flatMap(stay -> window(book.fitted().wheel(stay.wheel()).orElseThrow())
                 .map(window -> lifeWording.inside(
                         WindowDays.of(readings, stay.from(), now, window.low(), window.high()),
                         windows.range(window, rider.pressureUnit()))));
     }
 
-    private Optional<PressureWindow> window(FittedTires.Wheel wheel, Rider rider) {
+    private Optional<PressureWindow> window(FittedTires.Wheel wheel) {
         BikeState bike = garage.bikeOn(wheel.bikeId(), wheel.wheelsetId());
         Optional<BikeAdvice> advice = advisor.adviseUsual(bike);
         return advice.map(found -> wheel.position() == WheelPosition.REAR ? found.rear() : found.front())
