@@ -78,7 +78,7 @@ public final class SealantForecast {
             this.thresholdMl = thresholdMl;
             this.medianRate = medianRate;
             this.pool = LiquidPool.in(section);
-            this.depths = pool.tabled();
+            this.depths = LiquidPool.tabled(section);
         }
 
         double innerSurfaceCm2() {

@@ -1,5 +1,8 @@
 package org.stratopneum.core.tire;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
@@ -136,7 +139,7 @@ public final class LiquidPool {
     /** Depths for volumes that are asked for often, from a table: good to a hundredth of a millimetre. */
     public static final class Depths {
 
-        private static final int ROWS = 600;
+        private static final int ROWS = 300;
 
         private final double rowsPerRoot;
 
@@ -171,8 +174,19 @@ public final class LiquidPool {
         }
     }
 
-    /** Depths of this tire's pools, from a table. */
-    public Depths tabled() {
-        return new Depths(this);
+    /** So many tables are kept, those that were asked for last. */
+    private static final int MOST_TABLES = 500;
+
+    private static final Map<TireSection, Depths> TABLES =
+            Collections.synchronizedMap(new LinkedHashMap<>(MOST_TABLES, 0.75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<TireSection, Depths> eldest) {
+                    return size() > MOST_TABLES;
+                }
+            });
+
+    /** Depths of a tire's pools, from a table: a tire's shape is worked out once. */
+    public static Depths tabled(TireSection section) {
+        return TABLES.computeIfAbsent(section, shape -> new Depths(in(shape)));
     }
 }
