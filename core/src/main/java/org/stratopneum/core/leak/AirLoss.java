@@ -26,9 +26,7 @@ public final class AirLoss {
     /** Where older readings were left out, only the last days' are judged: one look a day is all the budget knows of. */
     private static final Duration JUDGED = Duration.ofDays(30);
 
-    /** What is known of the rate before any reading (1/day), and its doubt. */
-    private static final double USUAL = 0.014;
-
+    /** How doubtful the usual rate is before any reading, where it is to be a normal number (1/day). */
     private static final double USUAL_SIGMA = 0.010;
 
     /** Sooner than this it went flat at once, later nobody knows when. */
@@ -85,7 +83,7 @@ public final class AirLoss {
     private AirLoss(LeakBands bands, GaugeNoise gauge) {
         this.bands = bands;
         this.gauge = gauge;
-        this.prior = LossSums.before(USUAL * bands.scale(), USUAL_SIGMA * bands.scale());
+        this.prior = LossSums.before(LossRate.USUAL * bands.scale(), USUAL_SIGMA * bands.scale());
         this.filter = new LossFilter(prior, gauge, true);
         this.test = new RiseTest(bands.scale());
     }

@@ -101,7 +101,7 @@ final class LossFilter {
     Step read(LeakReading reading, double kpa, boolean afterInflation, Kind known) {
         double log = Math.log(kpa);
         double scatter = GaugeNoise.ofLog(kpa);
-        double perC = (kpa + AMBIENT_KPA) / (REFERENCE_KELVIN * kpa);
+        double perC = perC(kpa);
         double days =
                 last == null ? 0 : Duration.between(last.at(), reading.at()).toMillis() / MILLIS_PER_DAY;
         double kept = last == null ? 0 : kept(days, reading);
@@ -133,6 +133,11 @@ final class LossFilter {
         covariance -= levelGain * together;
         warmthVariance -= warmthGain * together;
         return new Step(kind, days, kept, perC, fall, exposure, variance, levelGain, warmthGain);
+    }
+
+    /** What a degree does to the logarithm of a pressure (1/C). */
+    private static double perC(double kpa) {
+        return (kpa + AMBIENT_KPA) / (REFERENCE_KELVIN * kpa);
     }
 
     private double kept(double days, LeakReading reading) {
@@ -220,7 +225,7 @@ final class LossFilter {
         double exposure = levelExposure + days;
         double log = level - rate * exposure;
         double kpa = Math.exp(log);
-        double perC = (kpa + AMBIENT_KPA) / (REFERENCE_KELVIN * kpa) * LeakReading.Warmth.NOTED.doubtC();
+        double perC = perC(kpa) * LeakReading.Warmth.NOTED.doubtC();
         double scatter = GaugeNoise.ofLog(kpa);
         return data().plus(exposure, rate * exposure, levelVariance + perC * perC + scatter * scatter);
     }

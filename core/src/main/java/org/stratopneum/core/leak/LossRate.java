@@ -14,7 +14,7 @@ public final class LossRate {
     private static final double WIDTH = (Math.log(2) - LEAST_LOG) / (STEPS - 1);
 
     /** What a settled tubeless tire usually loses (1/day), and how much tires differ (standard deviation of ln k; ours). */
-    private static final double USUAL = 0.014;
+    static final double USUAL = 0.014;
 
     private static final double SPREAD = 1.1;
 

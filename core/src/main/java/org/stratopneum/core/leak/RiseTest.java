@@ -57,6 +57,16 @@ final class RiseTest {
             this.row = row;
         }
 
+        /** What the data since it say for a rise that the rate so far does not (1/day, weighed). */
+        double rise(LossSums sums) {
+            return risingFall - risingSteady * sums.rate();
+        }
+
+        /** How much such a rise weighs (days2). */
+        double weight(LossSums sums) {
+            return risingTwice - risingSteady * risingSteady / sums.xx();
+        }
+
         void follow(LossFilter.Step step) {
             if (days == 0) {
                 untilNext = step.days();
@@ -120,8 +130,8 @@ final class RiseTest {
     boolean mayBeTold(LossSums sums, GaugeNoise gauge) {
         double most = 0;
         for (Onset onset : onsets) {
-            double rise = onset.risingFall - onset.risingSteady * sums.rate();
-            double weight = onset.risingTwice - onset.risingSteady * onset.risingSteady / sums.xx();
+            double rise = onset.rise(sums);
+            double weight = onset.weight(sums);
             if (rise > 0 && weight > 0) {
                 most = Math.max(most, rise * rise / weight);
             }
@@ -144,8 +154,8 @@ final class RiseTest {
         Onset best = null;
         boolean onceMore = false;
         for (Onset onset : onsets) {
-            double rise = onset.risingFall - onset.risingSteady * sums.rate();
-            double weight = onset.risingTwice - onset.risingSteady * onset.risingSteady / sums.xx();
+            double rise = onset.rise(sums);
+            double weight = onset.weight(sums);
             if (onset.since == 0 || onset.untilNext < LossFilter.SOON_DAYS || !(rise > 0) || !(weight > 0)) {
                 continue;
             }

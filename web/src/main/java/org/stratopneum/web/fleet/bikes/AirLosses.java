@@ -159,7 +159,7 @@ public class AirLosses {
                 turns,
                 readings.isEmpty() ? null : readings.get(0).subject().gaugeId(),
                 LeakBands.of(tire.fitted().setup(), fresh),
-                bike.home() == null ? 0 : bike.home().heightM(),
+                bike.heightM(),
                 fresh,
                 latest(rows, List.of(LogKind.JOB_ENDED)));
     }

@@ -49,6 +49,11 @@ public record BikeState(
         ground = new LinkedHashMap<>(ground);
     }
 
+    /** Where its tires are read (m above the sea); at the sea where nobody said. */
+    public double heightM() {
+        return home == null ? 0 : home.heightM();
+    }
+
     /** The same bike under somebody who weighs so much (kg). */
     public BikeState under(double kg) {
         return new BikeState(

@@ -107,14 +107,14 @@ class PaceService {
         EveningForm evening = EveningForm.of(typed, told, rider, now);
         GaugePressure ceiling = wheel.ceiling().map(Ceiling::pressure).orElse(null);
         Optional<HoleForm> hole = wheel.tireOnRim()
-                .map(onRim -> HoleForm.of(typed, onRim.section().airVolumeL(), heightM(bike), rider.pressureUnit()));
+                .map(onRim -> HoleForm.of(typed, onRim.section().airVolumeL(), bike.heightM(), rider.pressureUnit()));
         return new PacePage(
                 id,
                 wording.of("position", place.position()),
                 place.bikeName(),
                 read.isPresent(),
                 loss.flatMap(found ->
-                                found.rate().map(rate -> words.rate(rate, found, heightM(bike), told, wheel, rider)))
+                                found.rate().map(rate -> words.rate(rate, found, bike.heightM(), told, wheel, rider)))
                         .orElse(null),
                 loss.flatMap(found -> found.rise().map(rise -> change(rise, found, bike, id, rider)))
                         .orElse(null),
@@ -143,10 +143,6 @@ class PaceService {
 
     private static boolean isFast(AirLoss loss) {
         return loss.named() == LeakClass.FAST;
-    }
-
-    private static double heightM(BikeState bike) {
-        return bike.home() == null ? 0 : bike.home().heightM();
     }
 
     private PacePage.Change change(PaceRise rise, AirLoss loss, BikeState bike, UUID wheelId, Rider rider) {
