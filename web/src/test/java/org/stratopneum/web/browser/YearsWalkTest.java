@@ -47,6 +47,7 @@ class YearsWalkTest {
             phone.find("#stays a").click();
             phone.waitFor(there -> !phone.all("#note-tread").isEmpty());
             phone.find("#note-tread").click();
+            phone.waitFor(there -> !phone.text("#fault-middle").isEmpty());
             assertThat(phone.text("#fault-middle")).isNotEmpty();
             phone.find("#middle").sendKeys("3.4");
             phone.find("#note-tread").click();
