@@ -33,6 +33,9 @@ public final class FitCode {
     /** The most that such a tire may get (GaugePressure). */
     public static final String TUBELESS_NOT_MARKED = "tubeless-not-marked";
 
+    /** What such a width wants at least, the most that an unmarked tire may get (GaugePressure). */
+    public static final String TUBELESS_NOT_MARKED_NARROW = "tubeless-not-marked-narrow";
+
     public static final String TUBELESS_NOT_MARKED_HOOKLESS = "tubeless-not-marked-hookless";
     public static final String RIM_BED_READY = "rim-bed-ready";
     public static final String RIM_BED_UNTAPED = "rim-bed-untaped";
@@ -62,9 +65,10 @@ public final class FitCode {
     public static final String CORE_REMOVABLE = "core-removable";
     public static final String CORE_FIXED = "core-fixed";
 
-    /** Tire, least and most that the tube is made for (Length); the same for the next three. */
+    /** Tire, least and most that the tube is made for (Length); the same for the next four. */
     public static final String TUBE_FITS = "tube-fits";
 
+    public static final String TUBE_TOO_SMALL = "tube-too-small";
     public static final String TUBE_STRETCHED = "tube-stretched";
     public static final String TUBE_FOLDED = "tube-folded";
 

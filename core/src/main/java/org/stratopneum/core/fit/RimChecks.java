@@ -2,6 +2,8 @@ package org.stratopneum.core.fit;
 
 import org.stratopneum.core.check.Level;
 import org.stratopneum.core.pressure.Ceiling;
+import org.stratopneum.core.pressure.UsualMinimum;
+import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Length;
 
 /** Tire and rim: bead seats, widths, hooks, and whether both hold air without a tube. */
@@ -114,10 +116,13 @@ final class RimChecks {
     }
 
     private static void tubelessTire(FitCase parts, FitCheck.Gathering gathering) {
+        GaugePressure wanted = UsualMinimum.tubeless(parts.tire().section().inflatedWidth());
         if (parts.marks().tubeless()) {
             gathering.add(Level.FINE, FitCode.TUBELESS_MARKED);
         } else if (parts.rim().hookless()) {
             gathering.add(Level.BLOCKS, FitCode.TUBELESS_NOT_MARKED_HOOKLESS);
+        } else if (wanted.isAbove(Ceiling.UNMARKED_TUBELESS)) {
+            gathering.add(Level.BLOCKS, FitCode.TUBELESS_NOT_MARKED_NARROW, wanted, Ceiling.UNMARKED_TUBELESS);
         } else {
             gathering.add(Level.WARNS, FitCode.TUBELESS_NOT_MARKED, Ceiling.UNMARKED_TUBELESS);
         }

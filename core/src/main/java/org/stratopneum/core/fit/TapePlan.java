@@ -100,6 +100,29 @@ public record TapePlan(
         return (int) Math.floor(rollM / lengthM() + 1e-9);
     }
 
+    /** How a tape goes with the bed. */
+    public enum Fit {
+        /** One pass covers the bed. */
+        ONE_PASS,
+        /** Two passes cover it, one offset to each side. */
+        TWO_PASSES,
+        /** Not even two passes cover it. */
+        TOO_NARROW,
+        /** It climbs the walls, where the beads must sit. */
+        TOO_WIDE
+    }
+
+    /** @param tapeMm width of the tape (mm) */
+    public Fit fitOf(double tapeMm) {
+        if (tapeMm > wide().toMm()) {
+            return Fit.TOO_WIDE;
+        }
+        if (tapeMm >= snug().fromMm()) {
+            return Fit.ONE_PASS;
+        }
+        return offsetPasses(tapeMm).possible() ? Fit.TWO_PASSES : Fit.TOO_NARROW;
+    }
+
     /**
      * Two passes from a narrower roll, one offset to each side.
      *

@@ -27,7 +27,9 @@ final class TubeChecks {
             return;
         }
         Object[] details = {Length.mm(tire), Length.mm(tube.minWidthMm()), Length.mm(tube.maxWidthMm())};
-        if (tire > tube.maxWidthMm()) {
+        if (tire > TubeSize.MOST_STRETCH * tube.maxWidthMm()) {
+            gathering.add(Level.BLOCKS, FitCode.TUBE_TOO_SMALL, details);
+        } else if (tire > tube.maxWidthMm()) {
             gathering.add(Level.WARNS, FitCode.TUBE_STRETCHED, details);
         } else if (tire < tube.minWidthMm()) {
             gathering.add(Level.WARNS, FitCode.TUBE_FOLDED, details);

@@ -8,7 +8,7 @@ import org.stratopneum.core.quantity.StraightLines;
  * Below what a tire of a width no longer holds its line, where nothing is printed (our judgement; a printed minimum
  * wins). A tube wants more against pinching, an insert lets it go lower, and a cargo bike's tire gets 30 psi at least.
  */
-final class UsualMinimum {
+public final class UsualMinimum {
 
     /** Inflated width (mm) and pressure (psi) of a tubeless tire. */
     private static final StraightLines TABLE = StraightLines.through(
@@ -31,6 +31,11 @@ final class UsualMinimum {
     private static final double CARGO_PSI = 30;
 
     private UsualMinimum() {}
+
+    /** @return the least for a tubeless tire without an insert; beyond the table its end counts */
+    public static GaugePressure tubeless(Length width) {
+        return GaugePressure.psi(TABLE.valueAt(width.mm()));
+    }
 
     /** @param width inflated width; beyond the table its end counts */
     static GaugePressure of(Setup setup, Length width, boolean cargo) {

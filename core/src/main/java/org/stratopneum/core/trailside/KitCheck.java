@@ -41,6 +41,7 @@ public final class KitCheck {
             FitCode.TUBE_FITS,
             FitCode.TUBE_FOLDED,
             FitCode.TUBE_STRETCHED,
+            FitCode.TUBE_TOO_SMALL,
             FitCode.TUBE_OTHER_DIAMETER,
             FitCode.VALVE_TOO_SHORT,
             FitCode.VALVE_JUST_LONG_ENOUGH,

@@ -127,6 +127,16 @@ class FitCheckTest {
         assertThat(check.ceiling().pressure().kpa()).isEqualTo(500);
     }
 
+    /** Handbook, pages 2 and 3: unmarked never above 300 kPa, and 23 mm holds no line below 55 psi (379 kPa). */
+    @Test
+    void aNarrowTireNotMadeTubelessIsRefusedWithoutATube() {
+        FitCase.Marks silent = new FitCase.Marks(false, false, 800.0, null);
+        FitCheck narrow = FitCheck.of(tubeless(23, rim(15, false, RimBed.NOT_MADE_FOR_IT), silent));
+        assertThat(levelOf(narrow, FitCode.TUBELESS_NOT_MARKED_NARROW)).isEqualTo(Level.BLOCKS);
+        FitCheck wide = FitCheck.of(tubeless(40, rim(21, false, RimBed.NOT_MADE_FOR_IT), silent));
+        assertThat(wide.worst()).isEqualTo(Level.WARNS_STRONGLY);
+    }
+
     @Test
     void aTireNotMadeTubelessWarnsGetsLessAndNeverGoesOnStraightWalls() {
         FitCase.Marks silent = new FitCase.Marks(false, true, 450.0, null);

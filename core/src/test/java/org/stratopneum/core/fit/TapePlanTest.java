@@ -68,4 +68,35 @@ class TapePlanTest {
                 .isInstanceOf(InvalidInputException.class)
                 .hasMessageContaining(TapePlan.SPOKES_MISSING);
     }
+
+    /** Handbook: never up the wall, 31 to 35 on a 30 mm rim; narrower in two passes, from 0.6 of the rim and 5 mm over. */
+    @ParameterizedTest
+    @CsvSource({
+        "18, TOO_NARROW",
+        "18.4, TOO_NARROW",
+        "19, TWO_PASSES",
+        "28, TWO_PASSES",
+        "30.9, TWO_PASSES",
+        "31, ONE_PASS",
+        "32, ONE_PASS",
+        "35, ONE_PASS",
+        "35.1, TOO_WIDE"
+    })
+    void aTapeGoesOnceTwiceOrNotAtAll(double tapeMm, TapePlan.Fit fit) {
+        assertThat(of622(1, TapeStart.OPPOSITE).fitOf(tapeMm)).isEqualTo(fit);
+    }
+
+    /** Handbook's lengths: two passes of 1.93 m and 100 mm over it. */
+    @Test
+    void twoPassesTakeTwiceTheTapeAndOneOverlap() {
+        assertThat(of622(2, TapeStart.OPPOSITE).lengthM()).isCloseTo(3.96, within(0.005));
+    }
+
+    /** Handbook: cloth tape with an extra turn, electrical tape never (common practice, no source). */
+    @ParameterizedTest
+    @CsvSource({"RIM_MAKERS, 0, true", "INDUSTRIAL, 0, true", "CLOTH, 1, true", "ELECTRICAL, 0, false"})
+    void aMaterialSealsOrDoesNotAndMayWantATurnMore(TapeMaterial material, int turns, boolean seals) {
+        assertThat(material.extraTurns()).isEqualTo(turns);
+        assertThat(material.seals()).isEqualTo(seals);
+    }
 }

@@ -56,11 +56,21 @@ public record BikeState(
 
     /** The same bike under somebody who weighs so much (kg). */
     public BikeState under(double kg) {
+        return with(new BikeRider(rider.name(), kg, rider.apart()), rear, front);
+    }
+
+    /** The same bike with one of its wheels as it would stand. */
+    public BikeState with(WheelState wheel) {
+        boolean ofRear = wheel.position() == WheelPosition.REAR;
+        return with(rider, ofRear ? wheel : rear, ofRear ? front : wheel);
+    }
+
+    private BikeState with(BikeRider by, WheelState rearThen, WheelState frontThen) {
         return new BikeState(
                 id,
                 name,
                 posture,
-                new BikeRider(rider.name(), kg, rider.apart()),
+                by,
                 weighed,
                 masses,
                 drop,
@@ -71,8 +81,8 @@ public record BikeState(
                 openings,
                 hand,
                 home,
-                rear,
-                front);
+                rearThen,
+                frontThen);
     }
 
     public LoadShare share() {

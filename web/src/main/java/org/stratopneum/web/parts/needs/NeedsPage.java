@@ -2,8 +2,10 @@ package org.stratopneum.web.parts.needs;
 
 import java.util.List;
 import java.util.UUID;
+import org.stratopneum.core.fit.TapeMaterial;
 import org.stratopneum.core.fit.TapeStart;
 import org.stratopneum.web.platform.drawing.TapeDrawing;
+import org.stratopneum.web.platform.wording.FitText;
 import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.Units;
 
@@ -14,7 +16,10 @@ import org.stratopneum.web.platform.wording.Units;
  * @param doses what goes in by school, empty for a set-up with a tube
  * @param extras what makes the doses larger, joined; empty where nothing does
  * @param valve what valve it wants
- * @param tube what tube it wants, empty for a set-up without
+ * @param tube what tube it wants, or null for a set-up without
+ * @param against what speaks against it, where the wheel is not set up so now
+ * @param refused whether it must not be set up so
+ * @param tubeInstead whether sealant may go into its tube instead
  * @param list all of it, with amounts
  */
 record NeedsPage(
@@ -28,7 +33,10 @@ record NeedsPage(
         List<Dose> doses,
         String extras,
         List<String> valve,
-        List<String> tube,
+        Tube tube,
+        FitText against,
+        boolean refused,
+        boolean tubeInstead,
         List<Item> list) {
 
     public List<TapeStart> starts() {
@@ -42,6 +50,21 @@ record NeedsPage(
      */
     record Tape(
             List<Width> widths, String length, String rolls, String passes, boolean possible, TapeDrawing drawing) {}
+
+    public List<TapeMaterial> materials() {
+        return List.of(TapeMaterial.values());
+    }
+
+    /**
+     * @param printed sizes that take the tire, the best first
+     * @param wheels wheels whose tubes lie well in this one
+     * @param kinds what each kind asks for
+     * @param sealant how much sealant goes into it, or empty
+     */
+    record Tube(List<Printed> printed, String wheels, List<Printed> kinds, String sealant) {}
+
+    /** Something printed on a box, and what it means here. */
+    record Printed(String name, String says) {}
 
     /** A school of width. */
     record Width(String name, String span, String why) {}

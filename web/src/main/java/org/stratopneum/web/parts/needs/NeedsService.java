@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.fit.Article;
 import org.stratopneum.core.fit.BillOfMaterials;
 import org.stratopneum.core.fit.TapePlan;
@@ -20,6 +21,7 @@ import org.stratopneum.core.sealant.SealantDose;
 import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.FitParts;
 import org.stratopneum.web.fleet.bikes.Garage;
 import org.stratopneum.web.fleet.bikes.WheelPlace;
 import org.stratopneum.web.fleet.bikes.WheelState;
@@ -29,6 +31,7 @@ import org.stratopneum.web.parts.shelf.Shelf;
 import org.stratopneum.web.parts.shelf.ShelfItem;
 import org.stratopneum.web.parts.shelf.ShelfWording;
 import org.stratopneum.web.platform.drawing.TapeDrawing;
+import org.stratopneum.web.platform.wording.FitWording;
 import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.Numbers;
@@ -36,6 +39,7 @@ import org.stratopneum.web.platform.wording.ProblemWording;
 import org.stratopneum.web.platform.wording.QuantityText;
 import org.stratopneum.web.platform.wording.Units;
 import org.stratopneum.web.platform.wording.Wording;
+import org.stratopneum.web.pressure.TargetSetup;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 
@@ -51,6 +55,9 @@ class NeedsService {
     private final ShelfWording shelfWording;
     private final Logbook logbook;
     private final ValveWording valves;
+    private final TubeWording tubes;
+    private final TargetSetup target;
+    private final FitWording fits;
 
     NeedsService(
             Garage garage,
@@ -60,7 +67,13 @@ class NeedsService {
             Shelf shelf,
             ShelfWording shelfWording,
             Logbook logbook,
-            ValveWording valves) {
+            ValveWording valves,
+            TubeWording tubes,
+            TargetSetup target,
+            FitWording fits) {
+        this.tubes = tubes;
+        this.target = target;
+        this.fits = fits;
         this.shelf = shelf;
         this.shelfWording = shelfWording;
         this.logbook = logbook;
@@ -79,13 +92,17 @@ class NeedsService {
         NeedsForm form = NeedsForm.of(parameters);
         FormReader reader = form.reader();
         BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
-        WheelState wheel = planned(
-                bike.wheel(place.position()).orElseThrow(),
-                reader.choice("as", SetupKind.class).orElse(null));
+        WheelState now = bike.wheel(place.position()).orElseThrow();
+        WheelState wheel = planned(now, reader.choice("as", SetupKind.class).orElse(null));
         Units units = rider.units();
         Optional<NeedsForm.Chosen> chosen = NeedsForm.read(reader, units.length());
         boolean tubeless = wheel.tire().isEmpty() || !wheel.tubed();
         Optional<TapePlan> plan = chosen.filter(there -> tubeless).flatMap(there -> plan(wheel, there, reader));
+        boolean another = tubeless && now.tubed();
+        List<Verdict> against = another
+                ? target.against(
+                        bike, wheel, new FitParts(null, null, bike.openings().at(now.position())))
+                : List.of();
         List<NeedsPage.Dose> doses = tubeless ? doses(wheel, chosen, units) : List.of();
         return new NeedsPage(
                 wheelId,
@@ -99,7 +116,10 @@ class NeedsService {
                 doses,
                 extras(wheel, chosen),
                 valves.valve(wheel, units),
-                tubeless ? List.of() : valves.tube(wheel, units),
+                tubeless ? null : tubes.of(wheel, units),
+                fits.of(against, List.of(), units),
+                TargetSetup.blocks(against),
+                another,
                 list(wheel, bike.hand().name(), tubeless, plan, chosen, rider));
     }
 
@@ -110,8 +130,9 @@ class NeedsService {
         }
         WheelState.Tire tire = wheel.tire().get();
         boolean insert = tire.fitted().insert() && other == SetupKind.TUBELESS;
+        boolean taped = other == SetupKind.TUBELESS;
         return wheel.with(
-                tire, new LogDetail.TireFitted(other, insert, tire.fitted().measuredWidthMm()), false);
+                tire, new LogDetail.TireFitted(other, insert, tire.fitted().measuredWidthMm()), taped);
     }
 
     /** All of it, each with what of the shelf it comes from, or that the shelf lacks it. */

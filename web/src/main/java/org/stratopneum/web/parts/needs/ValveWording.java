@@ -58,16 +58,4 @@ class ValveWording {
                         wording.text("needs.valve.hole." + kind, QuantityText.size(hole.diameterMm(), units.length())))
                 .orElseGet(() -> wording.text("needs.valve.hole-unknown"));
     }
-
-    /** Empty for a wheel without a tire. */
-    List<String> tube(WheelState wheel, Units units) {
-        return wheel.tireSize()
-                .map(size -> List.of(
-                        wording.text(
-                                "needs.tube.range",
-                                QuantityText.size(size.nominalWidthMm(), units.length()),
-                                QuantityText.size(size.beadSeatDiameterMm(), units.length())),
-                        wording.text("needs.tube.sealant")))
-                .orElse(List.of());
-    }
 }

@@ -22,16 +22,19 @@ public class FitWording {
     }
 
     public FitText of(FitCheck check, Units units) {
+        return of(check.verdicts(), check.unchecked(), units);
+    }
+
+    /** The same for verdicts of whatever check. */
+    public FitText of(List<Verdict> found, List<FitCheck.Unchecked> unchecked, Units units) {
         Map<Boolean, List<Verdict>> fine =
-                check.verdicts().stream().collect(Collectors.partitioningBy(verdict -> verdict.level() == Level.FINE));
+                found.stream().collect(Collectors.partitioningBy(verdict -> verdict.level() == Level.FINE));
         return new FitText(
                 fine.get(false).stream().map(verdict -> said(verdict, units)).toList(),
                 fine.get(true).stream()
                         .map(verdict -> verdicts.message(verdict, units))
                         .toList(),
-                check.unchecked().stream()
-                        .map(unchecked -> wording.of("unchecked", unchecked))
-                        .collect(Collectors.joining(", ")));
+                unchecked.stream().map(each -> wording.of("unchecked", each)).collect(Collectors.joining(", ")));
     }
 
     private FitText.Said said(Verdict verdict, Units units) {

@@ -76,7 +76,8 @@ public record Kit(
 
         Set<ValveKind> valves() {
             return switch (this) {
-                case PRESTA -> EnumSet.of(ValveKind.PRESTA);
+                // the head of a thin valve fits the one with a nut
+                case PRESTA -> EnumSet.of(ValveKind.PRESTA, ValveKind.DUNLOP);
                 case SCHRADER -> EnumSet.of(ValveKind.SCHRADER);
                 case BOTH -> EnumSet.allOf(ValveKind.class);
             };

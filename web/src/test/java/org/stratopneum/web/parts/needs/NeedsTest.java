@@ -61,9 +61,14 @@ class NeedsTest {
         Guest rider = Guest.withAccount(site);
         TypedBike.enter(rider, "rear-setup", "BUTYL_TUBE");
         assertThat(needs(rider, ""))
-                .contains("tube for this size", "a range of widths that takes 57 mm, at a bead seat of 622 mm")
+                .contains(
+                        "tube for this size",
+                        "54/65-622",
+                        "fits, not stretched",
+                        "622, 630, 635",
+                        "about 38 ml of a thin one")
                 .contains("Look at the hole: 6.5 mm takes the thin valve only", "never patched")
-                .doesNotContain("<h2>Tape</h2>", "Sealant");
+                .doesNotContain("<h2>Tape</h2>", "<h2>Sealant</h2>");
         assertThat(needs(rider, "?as=TUBELESS"))
                 .as("planned before anything is bought")
                 .contains("<h2>Tape</h2>", "round, square or wedge-shaped", "If it had a tube")

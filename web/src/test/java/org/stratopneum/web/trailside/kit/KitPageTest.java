@@ -82,7 +82,7 @@ class KitPageTest {
                 "on");
         assertThat(body())
                 .contains(
-                        "The tube is made for 28 mm to 42 mm; in a tire of 57 mm it is stretched thin",
+                        "The tube is made for 28 mm to 42 mm; a tire of 57 mm stretches it beyond what rubber bears",
                         "Plugs, but no tool",
                         "1 cartridge, 16 g")
                 .containsPattern("likely come to \\d+\\.\\d psi");
