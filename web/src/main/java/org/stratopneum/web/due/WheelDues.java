@@ -71,12 +71,14 @@ public class WheelDues {
      *
      * @param cards the open job cards
      * @param sealant the liquid in the tires, by wheel
+     * @param tubes the sealant in tubes, by wheel
      * @param leaks what is to be looked for, by wheel
      * @param marks what was put off and skipped, by matter
      */
     public record Known(
             List<OpenCards.OpenCard> cards,
             Map<UUID, SealantState> sealant,
+            Map<UUID, DueItem> tubes,
             Map<UUID, DueItem> leaks,
             CareStatus cared,
             Map<String, Mark> marks,
@@ -128,6 +130,9 @@ public class WheelDues {
             if (liquid != null) {
                 items.addAll(liquid.due());
             }
+            if (tubes.containsKey(wheel.wheelId())) {
+                items.add(tubes.get(wheel.wheelId()));
+            }
             return items;
         }
 
@@ -162,6 +167,7 @@ public class WheelDues {
         return new Known(
                 openCards.all(),
                 sealantDues.of(bikes, rows, cared, rider, now),
+                SealantDues.inTubes(bikes, rows, rider),
                 airLosses.due(bikes, rows, rider, now),
                 cared,
                 marks.all().stream().collect(Collectors.toMap(Mark::matter, Function.identity())),

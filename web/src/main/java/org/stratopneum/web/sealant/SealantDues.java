@@ -13,8 +13,11 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.agenda.DueItem;
+import org.stratopneum.core.agenda.DueReason;
 import org.stratopneum.core.agenda.SealantLooks;
 import org.stratopneum.core.sealant.SealantForecast;
+import org.stratopneum.core.sealant.TubeSealant;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
@@ -28,6 +31,9 @@ import org.stratopneum.web.rider.Rider;
 /** The liquid in the tires of many wheels, and what it makes due, asked of the log once. */
 @Service
 public class SealantDues {
+
+    /** What says that somebody filled a tube, or listened to it. */
+    private static final List<LogKind> LOOKED_AT = List.of(LogKind.SEALANT_ADDED, LogKind.SEALANT_HEARD);
 
     private final Logbook logbook;
     private final Storage storage;
@@ -75,10 +81,10 @@ public class SealantDues {
         return of(bikes, logbook.current(wheels, asked), cared, rider, now);
     }
 
-    /** From when on the log is to be asked: since the tires went on that are on now; empty without any liquid. */
+    /** From when on the log is to be asked: since the tires went on that are on now; empty without any tire. */
     public static Optional<Instant> since(List<BikeState> bikes) {
         return bikes.stream()
-                .flatMap(SealantDues::liquid)
+                .flatMap(SealantDues::fitted)
                 .map(wheel -> wheel.tire().orElseThrow().since())
                 .min(Comparator.naturalOrder())
                 // what was filled in while the tire was put on may have been noted first that day
@@ -87,11 +93,42 @@ public class SealantDues {
 
     private record Asked(CareStatus cared, Rider rider, LocalDate today) {}
 
-    private static Stream<WheelState> liquid(BikeState bike) {
+    private static Stream<WheelState> fitted(BikeState bike) {
         return Stream.of(WheelPosition.values())
                 .map(bike::wheel)
                 .flatMap(Optional::stream)
-                .filter(wheel -> wheel.fits() && !wheel.tubed());
+                .filter(WheelState::fits);
+    }
+
+    private static Stream<WheelState> liquid(BikeState bike) {
+        return fitted(bike).filter(wheel -> !wheel.tubed());
+    }
+
+    /** When the sealant in tubes is to be looked at, by wheel; nothing for a tube without any. */
+    public static Map<UUID, DueItem> inTubes(List<BikeState> bikes, List<LogRow> rows, Rider rider) {
+        Map<UUID, DueItem> due = new HashMap<>();
+        bikes.stream()
+                .flatMap(SealantDues::fitted)
+                .filter(WheelState::tubed)
+                .forEach(wheel -> inTube(wheel, rows, rider)
+                        .ifPresent(day ->
+                                due.put(wheel.wheelId(), new DueItem(wheel.wheelId(), DueReason.SEALANT_LOOK, day))));
+        return due;
+    }
+
+    private static Optional<LocalDate> inTube(WheelState wheel, List<LogRow> rows, Rider rider) {
+        Instant since = wheel.tire().orElseThrow().since();
+        List<LogRow> own = rows.stream()
+                .filter(row -> wheel.wheelId().equals(row.subject().wheelId())
+                        && !row.struck()
+                        && !row.happenedAt().isBefore(since.minus(1, ChronoUnit.DAYS)))
+                .toList();
+        boolean filled = own.stream().anyMatch(row -> row.kind() == LogKind.SEALANT_ADDED);
+        return own.stream()
+                .filter(row -> filled && LOOKED_AT.contains(row.kind()))
+                .map(LogRow::happenedAt)
+                .max(Comparator.naturalOrder())
+                .map(last -> TubeSealant.lookBy(LocalDate.ofInstant(last, rider.zoneId())));
     }
 
     private Optional<SealantState> state(

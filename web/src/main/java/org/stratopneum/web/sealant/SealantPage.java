@@ -17,6 +17,7 @@ import org.stratopneum.web.platform.wording.Units;
  * The liquid in the tire of a wheel, in words.
  *
  * @param none why there is nothing to say of it, or null
+ * @param unnoted whether nobody noted what is in the tire
  * @param left what is left, or null while nothing was filled in
  * @param question what the latest dip asks, or null
  * @param doses what goes in, school by school, and {@code doseSaid} what is to be said of it
@@ -31,6 +32,7 @@ record SealantPage(
         String bikeName,
         String where,
         String none,
+        boolean unnoted,
         Left left,
         Question question,
         List<Dose> doses,

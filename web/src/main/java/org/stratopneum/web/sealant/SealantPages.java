@@ -99,7 +99,8 @@ class SealantPages {
                 asked.bike().id(),
                 asked.bike().name(),
                 wording.of("position", asked.wheel().position()),
-                asked.liquid().isPresent() ? null : said.none(asked.wheel()),
+                asked.liquid().isPresent() ? null : said.none(asked.wheel(), rows, rider),
+                standing != null && !standing.noted,
                 standing == null ? null : standing.left,
                 standing == null ? null : standing.question,
                 asked.liquid().map(liquid -> doseWording.table(liquid, rider)).orElse(List.of()),
@@ -131,7 +132,8 @@ class SealantPages {
     }
 
     /** What is left in words, what is asked, what would bring it back, and the bottle of what is inside. */
-    private record Standing(SealantPage.Left left, SealantPage.Question question, double topUpMl, UUID bottle) {}
+    private record Standing(
+            boolean noted, SealantPage.Left left, SealantPage.Question question, double topUpMl, UUID bottle) {}
 
     private Standing standing(SealantAsked asked, WheelSealant liquid, List<LogRow> rows) {
         Rider rider = asked.rider();
@@ -141,6 +143,7 @@ class SealantPages {
         DryingClimate climate = air.of(asked.bike().id());
         Optional<SealantForecast> now = liquid.on(today, record, climate);
         return new Standing(
+                record.noted() || record.events().size() > 1,
                 now.map(found -> said.left(
                                 found,
                                 liquid,

@@ -14,19 +14,22 @@ import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogDetail.DipExplained;
+import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogRow;
 import org.stratopneum.web.log.Logbook;
 
 /**
  * What the log says of the liquid in the tire that is on a wheel now.
  *
- * @param events for the forecast, oldest first; empty while nothing was filled in or found
+ * @param events for the forecast, oldest first; where nobody noted a filling, what was in the tire counts as found
+ * @param noted whether somebody noted a filling, or that there was one
  * @param bottle the bottle of the last filling, and {@code family} what is in it, null where that was not noted
  * @param explained days whose dips the rider said something of
  * @param dips entries of the latest day that a stick was dipped
  */
 record SealantRecord(
         List<SealantEvent> events,
+        boolean noted,
         UUID bottle,
         SealantFamily family,
         Map<LocalDate, DipExplained> explained,
@@ -63,11 +66,25 @@ record SealantRecord(
                 reader.explained.putIfAbsent(explained.on(), explained);
             }
         }
+        boolean noted = counting.stream().anyMatch(SealantRecord::begins);
+        if (!noted) {
+            // nobody noted what is in there: it is as if it had been found so, the day that the tire is known of
+            reader.events.add(new SealantEvent.Found(LocalDate.ofInstant(tire.since(), zone)));
+        }
         for (int i = counting.size() - 1; i >= 0; i--) {
             reader.read(counting.get(i), logbook.detailOf(counting.get(i)));
         }
         return new SealantRecord(
-                List.copyOf(reader.events), reader.bottle, reader.family, Map.copyOf(reader.explained), reader.dips);
+                List.copyOf(reader.events),
+                noted,
+                reader.bottle,
+                reader.family,
+                Map.copyOf(reader.explained),
+                reader.dips);
+    }
+
+    private static boolean begins(LogRow row) {
+        return row.kind() == LogKind.SEALANT_ADDED || row.kind() == LogKind.SEALANT_FOUND;
     }
 
     /** A tire that was on the wheel earlier the same day took its own sealant with it. */

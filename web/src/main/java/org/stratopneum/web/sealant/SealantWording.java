@@ -1,6 +1,7 @@
 package org.stratopneum.web.sealant;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -8,11 +9,15 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.core.sealant.SealantForecast;
+import org.stratopneum.core.sealant.TubeSealant;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.fleet.care.WheelCare;
+import org.stratopneum.web.log.LogDetail;
+import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogLine;
 import org.stratopneum.web.log.LogRow;
 import org.stratopneum.web.log.LogWording;
+import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.parts.shelf.ShelfItem;
 import org.stratopneum.web.platform.drawing.PoolDrawing;
 import org.stratopneum.web.platform.drawing.SealantChart;
@@ -35,17 +40,39 @@ class SealantWording {
 
     private final Wording wording;
     private final LogWording logWording;
+    private final Logbook logbook;
 
-    SealantWording(Wording wording, LogWording logWording) {
+    SealantWording(Wording wording, LogWording logWording, Logbook logbook) {
         this.wording = wording;
         this.logWording = logWording;
+        this.logbook = logbook;
     }
 
-    String none(WheelState wheel) {
+    /** @param rows what was noted on the wheel, newest first */
+    String none(WheelState wheel, List<LogRow> rows, Rider rider) {
         if (wheel.tire().isEmpty()) {
             return wording.text("sealant.none.tire");
         }
-        return wording.text(wheel.tubed() ? "sealant.none.tube" : "sealant.none.misfit");
+        if (!wheel.tubed()) {
+            return wording.text("sealant.none.misfit");
+        }
+        return rows.stream()
+                .filter(row -> row.kind() == LogKind.SEALANT_ADDED && !row.struck())
+                .filter(row -> !row.happenedAt()
+                        .isBefore(wheel.tire().orElseThrow().since().minus(1, ChronoUnit.DAYS)))
+                .findFirst()
+                .map(row -> inTube(row, rider))
+                .orElseGet(() -> wording.text("sealant.none.tube"));
+    }
+
+    private String inTube(LogRow row, Rider rider) {
+        LocalDate day = LocalDate.ofInstant(row.happenedAt(), rider.zoneId());
+        double ml = ((LogDetail.SealantAdded) logbook.detailOf(row)).volumeMl();
+        return wording.text(
+                "sealant.in-tube",
+                QuantityText.text(ml, rider.volumeUnit()),
+                DateText.date(day),
+                DateText.date(TubeSealant.lookBy(day)));
     }
 
     String bottle(ShelfItem item, Rider rider) {

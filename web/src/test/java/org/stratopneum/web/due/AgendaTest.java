@@ -43,6 +43,10 @@ class AgendaTest {
         assertThat(rider.get("/agenda").body()).contains("Nothing is due");
         TypedBike.enter(rider, "since", TODAY.minusDays(300).toString());
         wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
+        // the other one is full, and no matter here
+        rider.post(
+                "/wheels/" + rider.ids("/garage", "/wheels/").get(1) + "/sealant/fillings",
+                Map.of("entry", UUID.randomUUID().toString(), "volume", "95"));
     }
 
     private void filled(int daysAgo) {

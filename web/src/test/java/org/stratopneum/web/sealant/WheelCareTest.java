@@ -166,7 +166,7 @@ class WheelCareTest {
         assertThat(tubed.post(path + "/care", Map.of("version", "0", "lookEvery", "7"))
                         .statusCode())
                 .isEqualTo(302);
-        assertThat(tubed.get("/agenda").body()).contains("prevention look");
+        assertThat(tubed.get("/agenda").body()).contains("tire inspection");
     }
 
     @Test
@@ -263,6 +263,8 @@ class WheelCareTest {
         String form = rider.get(wheel + "/cards/new?job=REFRESH_THROUGH_VALVE").body();
         assertThat(form).containsPattern("name=\"topUp\"[^>]*value=\"\\d+\"").contains("Tarn milk");
         JobCard card = JobCard.begin(rider, wheel, "REFRESH_THROUGH_VALVE", "topUp", "55", "sealant", bottle);
+        card.goTo("dip-now");
+        card.answer("answer", "NO");
         card.goTo("inject");
         assertThat(card.page()).contains("Inject 55 ml");
         card.goTo("sealant-ml");
@@ -272,6 +274,22 @@ class WheelCareTest {
         assertThat(rider.get(wheel + "/sealant").body()).contains("Tarn milk, 350 ml left");
         String agenda = rider.get("/agenda").body();
         assertThat(agenda).as("months from now, and then the core with it").contains("refresh the sealant");
+    }
+
+    /** The stick knows better than the forecast that the card was begun with. */
+    @Test
+    void aDipInTheMiddleOfARefreshSaysHowMuchGoesIn() {
+        filled("95", 95);
+        JobCard card = JobCard.begin(rider, wheel, "REFRESH_THROUGH_VALVE", "topUp", "30");
+        card.goTo("dip-first");
+        assertThat(card.page()).contains("this first dip does not count", "Stick wet, mm");
+        card.answer("value", "25");
+        for (int i = 0; i < 3; i++) {
+            card.answer("value", "0");
+        }
+        card.goTo("inject");
+        assertThat(card.page()).contains("Inject 95 ml");
+        assertThat(rider.get("/log").body()).contains("dipped 0.0 mm");
     }
 
     @Test

@@ -254,7 +254,10 @@ class WheelSealantTest {
     /** A tire that came with sealant in it is due to be looked at that day; one dip starts the forecast. */
     @Test
     void whatCameWithTheTireIsLookedAtToday() {
-        assertThat(page()).contains("id=\"note-found\"").doesNotContain("id=\"left\"");
+        assertThat(page())
+                .as("nobody noted anything: it counts as found")
+                .contains("id=\"note-found\"", "id=\"left\"", "somewhere between nothing and");
+        assertThat(rider.get("/agenda").body()).containsPattern("(?s)look[^<]*sealant|sealant[^<]*look");
         assertThat(post("found", "filledOn", TODAY.plusDays(3).toString()))
                 .startsWith("422")
                 .contains("value=\"" + TODAY.plusDays(3));
@@ -267,6 +270,19 @@ class WheelSealantTest {
         assertThat(post("dips", "depths", "16 16")).startsWith("302");
         assertThat(page()).doesNotContain("Dip once").contains("The stick stood 16.0 mm deep");
         assertThat(left(page())).isBetween(55.0, 95.0);
+    }
+
+    /** docs/handbook, page 5b: found with a dry stick, P(V &lt; min) 0.995; found and silent, 0.90. */
+    @Test
+    void aBoughtBikeIsDippedShakenOrSeenDryAtOnce() {
+        assertThat(post("dips", "depths", "0 0 0")).startsWith("302");
+        assertThat(left(page())).isLessThan(1);
+        assertThat(page()).contains("refresh");
+        rider.post(
+                "/log/strike",
+                Map.of("entry", rider.ids(wheel + "/sealant", "/log/").get(0), "wheel", wheel.substring(8)));
+        assertThat(post("sounds", "sound", "SILENT")).startsWith("302");
+        assertThat(left(page())).isLessThan(10);
     }
 
     @Test
