@@ -16,8 +16,17 @@ public enum Amount {
     /** What the chamber is charged to, and what it leaves in the tire (GaugePressure). */
     CHAMBER_CHARGE,
     CHAMBER_LEAVES,
+    /** How much two passes of a narrow tape lie over each other (Length). */
+    TAPE_OVERLAP,
+    /** Times that the tape goes round (Integer). */
+    TAPE_TURNS,
+    /** Sealant that goes into the tube (Double, ml). */
+    TUBE_DOSE,
     /** What a cartridge likely gives (GaugePressure). */
     CARTRIDGE_GIVES,
     /** What the advice says to ride with (GaugePressure). */
-    RIDING
+    RIDING,
+    /** Between which pressures the advice sees it on target (GaugePressure). */
+    TARGET_LOW,
+    TARGET_HIGH
 }

@@ -44,5 +44,19 @@ public enum Answer {
     WEEPS,
     OUTSIDE,
     RIM_SIDE,
-    TWO_SLITS
+    TWO_SLITS,
+    WITH_COMPRESSOR,
+    /** What a reading says of itself: above the limit, far above what is ridden, or neither. */
+    ABOVE_LIMIT,
+    FAR_ABOVE,
+    PLAUSIBLE,
+    /** What a thumb says. */
+    RIM_FELT,
+    RIM_JUST_NOT_FELT,
+    HARDLY_GIVES,
+    /** What a gauge says beside it; the last where nothing is recommended. */
+    TOO_LOW,
+    ON_TARGET,
+    TOO_HIGH,
+    NOT_TOLD
 }

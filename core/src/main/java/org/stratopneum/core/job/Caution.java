@@ -16,6 +16,8 @@ public enum Caution {
     RIM_CAVITY,
     PIERCING,
     LEVERS,
+    /** Something is cut through with a saw or pliers. */
+    CUTTING,
     ROTATING,
     ROTOR,
     E_BIKE,

@@ -27,8 +27,10 @@ public enum Ending {
     RENEW_INSTEAD,
     /** Core or nut does not turn. */
     VALVE_STUCK,
-    /** With an insert inside nothing is poured over the bead. */
-    INSERT_INSIDE,
+    /** An insert presses on the mouth of a valve without side holes: nothing goes through it. */
+    INSERT_ON_THE_VALVE,
+    /** With an insert inside a stick does not reach the pool. */
+    NO_DIP_WITH_INSERT,
     /** The core does not come out: nothing goes through this valve. */
     CORE_FIXED,
     /** A tube holds the air. */
@@ -49,8 +51,8 @@ public enum Ending {
                 switch (this) {
                     case TAPE_WRONG, AIR_IN_THE_RIM -> Job.TAPE_RIM;
                     case VALVE_STUCK -> Job.SERVICE_VALVE;
-                    case INSERT_INSIDE, TOP_UP_FIRST -> Job.REFRESH_THROUGH_VALVE;
-                    case CORE_FIXED -> Job.REFRESH_AT_BEAD;
+                    case TOP_UP_FIRST -> Job.REFRESH_THROUGH_VALVE;
+                    case CORE_FIXED, INSERT_ON_THE_VALVE -> Job.REFRESH_AT_BEAD;
                     case RENEW_INSTEAD -> Job.RENEW_SEALANT;
                     case TUBE_INSIDE -> Job.SEALANT_IN_TUBE;
                     case BEAD_STUCK -> Job.STUBBORN_TIRE;

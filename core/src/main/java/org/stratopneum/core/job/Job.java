@@ -19,7 +19,10 @@ public enum Job {
     REFRESH_AT_BEAD(RefreshJobs.atBead(), Goal.AS_IT_IS),
     RENEW_SEALANT(RefreshJobs.renew(), Goal.TUBELESS),
     SERVICE_VALVE(CareJobs.valve(), Goal.AS_IT_IS),
+    DIP(RefreshJobs.dip(), Goal.AS_IT_IS),
     ADD_AIR(CareJobs.addAir(), Goal.AS_IT_IS),
+    THUMB_TEST(CareJobs.thumb(), Goal.AS_IT_IS),
+    FILL_WITH_CARTRIDGE(GasSteps.fill(), Goal.AS_IT_IS),
     FIXED_CORE(TubeJobs.fixedCore(), Goal.TUBE),
     MEND_BEAD(MendJobs.bead(), Goal.AS_IT_IS),
     RETAPE(MendJobs.retape(), Goal.TUBELESS),
@@ -33,7 +36,7 @@ public enum Job {
     SEAT(TubelessJobs.seat(), Goal.TUBELESS),
     HOLD_TEST(TubelessJobs.hold(), Goal.AS_IT_IS),
     BEFORE_RIDING(CareJobs.beforeRiding(), Goal.AS_IT_IS),
-    PREVENTION_LOOK(CareJobs.preventionLook(), Goal.AS_IT_IS),
+    PREVENTION_LOOK(CareJobs.inspection(), Goal.AS_IT_IS),
     CLEAN_UP(CareJobs.cleanUp(), Goal.AS_IT_IS);
 
     private final Part script;
@@ -65,6 +68,11 @@ public enum Job {
     /** The conditions that its way depends on. */
     public Set<Condition> asked() {
         return Set.copyOf(asked);
+    }
+
+    /** Whether it is up to the rider whether an insert lies in the tire then. */
+    public boolean asksInsert() {
+        return goal == Goal.TUBELESS && asked.contains(Condition.INSERT);
     }
 
     /** Whether a tire goes on, so that it must be said which. */

@@ -2,6 +2,7 @@ package org.stratopneum.core.job;
 
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -38,6 +39,19 @@ public record JobCase(Set<Condition> holding, Map<Amount, Object> amounts, Gauge
     @Override
     public Optional<GaugePressure> ceiling() {
         return Optional.ofNullable((GaugePressure) amounts.get(Amount.CEILING));
+    }
+
+    @Override
+    public Optional<GaugePressure> riding() {
+        return Optional.ofNullable((GaugePressure) amounts.get(Amount.RIDING));
+    }
+
+    @Override
+    public Optional<List<GaugePressure>> target() {
+        return amounts.containsKey(Amount.TARGET_LOW) && amounts.containsKey(Amount.TARGET_HIGH)
+                ? Optional.of(List.of((GaugePressure) amounts.get(Amount.TARGET_LOW), (GaugePressure)
+                        amounts.get(Amount.TARGET_HIGH)))
+                : Optional.empty();
     }
 
     public Optional<Object> amount(Amount amount) {

@@ -14,16 +14,25 @@ public enum Measured {
     /** Pressure after a hold test (kPa gauge), with the temperature. */
     PRESSURE_HELD,
     /** Liquid that was put in (ml). */
-    SEALANT;
+    SEALANT,
+    /** How far a stick came out wet (mm). */
+    DEPTH;
 
     private static final Range SEALANT_ML = Range.closed(0, 1000, "ml");
 
+    /** No tire is higher. */
+    private static final Range DEPTH_MM = Range.closed(0, 150, "mm");
+
     public Range range() {
-        return isPressure() ? GaugePressure.TIRE_KPA : SEALANT_ML;
+        return switch (this) {
+            case SEALANT -> SEALANT_ML;
+            case DEPTH -> DEPTH_MM;
+            default -> GaugePressure.TIRE_KPA;
+        };
     }
 
     public boolean isPressure() {
-        return this != SEALANT;
+        return this != SEALANT && this != DEPTH;
     }
 
     public boolean withTemperature() {

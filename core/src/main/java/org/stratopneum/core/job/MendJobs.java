@@ -39,10 +39,7 @@ final class MendJobs {
     /** Up to the pressure that seats, the line looked at, and the test; the wheel back in. */
     private static Part upAndTested() {
         return all(
-                act("inflate-to-reseat").caution(Caution.CEILING).with(Amount.SEATING, Amount.CEILING),
-                SeatSteps.evenLine(),
-                measure("reseated-pressure", Measured.PRESSURE_SET),
-                reached(Milestone.PRESSURE_SET),
+                SeatSteps.reseated(),
                 SealantSteps.workedIn(),
                 HoldSteps.hold(),
                 WheelSteps.wheelIn(),
@@ -137,7 +134,8 @@ final class MendJobs {
                 patched(),
                 TubelessJobs.tapeOrLook(),
                 TubelessJobs.mountAndSeal(),
-                TubelessJobs.toTheRoad());
+                TubelessJobs.toTheRoad(),
+                heed("patch-holds"));
     }
 
     /** Roughened, glued, pressed. */
@@ -160,7 +158,7 @@ final class MendJobs {
                 when(Condition.TIRE_ON, WheelSteps.tireOff()),
                 ask("sew-where", on(Answer.YES), on(Answer.NO, end(Ending.TIRE_SCRAP)))
                         .caution(Caution.CASING_CUT),
-                act("sew-thread").caution(Caution.PIERCING),
+                act("sew-thread").caution(Caution.PIERCING, Caution.CASING_CUT),
                 patched(),
                 act("sew-outside"),
                 rest("sew-outside-sets", FLEXIBLE_GLUE_SETS, true),
@@ -183,10 +181,8 @@ final class MendJobs {
                 WheelSteps.notBlocked(),
                 heed("boot-first", Caution.CASING_CUT),
                 WheelSteps.wheelOff(),
-                when(Condition.TIRE_ON, WheelSteps.tireOff()),
-                when(Condition.LIQUID_INSIDE, act("boot-valve-out")),
-                act("boot-wipe").caution(Caution.SEALANT),
-                act("boot-in"),
+                TubeJobs.opened(),
+                act("boot-in").caution(Caution.CASING_CUT),
                 ask("inside-by-cloth", on(Answer.NOTHING_FOUND), on(Answer.OBJECT_FOUND, act("object-out")))
                         .caution(Caution.CASING_CUT),
                 MountSteps.beadsOverTube(),
@@ -231,7 +227,7 @@ final class MendJobs {
         return all(
                 WheelSteps.notBlocked(),
                 WheelSteps.wheelOff(),
-                when(Condition.TIRE_ON, WheelSteps.tireOff()),
+                TubeJobs.opened(),
                 act("tube-mark"),
                 ask(
                         "tube-hole",

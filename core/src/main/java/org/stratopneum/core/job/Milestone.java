@@ -17,5 +17,20 @@ public enum Milestone {
     HOLD_STARTED,
     HOLD_ENDED,
     /** Spray on frame or fork: a hole closed unseen. */
-    TRACES_SEEN
+    TRACES_SEEN,
+    /** A stick was dipped, the first dip thrown away. */
+    DIPPED,
+    /** A thumb was pressed into the tire. */
+    THUMB_PRESSED,
+    /** Carbon dioxide is in the tire. */
+    GAS_IN,
+    /** Something was found that is work of its own: a plug to be patched inside. */
+    FOUND_PLUG,
+    /** A cut through the threads: a boot at most, and another tire. */
+    FOUND_CUT,
+    /** Threads or canvas show: another tire before long. */
+    FOUND_WORN,
+    FOUND_TAPE,
+    FOUND_VALVE,
+    FOUND_RIM
 }

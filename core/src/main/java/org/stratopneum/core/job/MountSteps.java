@@ -5,7 +5,6 @@ import static org.stratopneum.core.job.Part.block;
 import static org.stratopneum.core.job.Part.either;
 import static org.stratopneum.core.job.Part.end;
 import static org.stratopneum.core.job.Part.leave;
-import static org.stratopneum.core.job.Part.unless;
 import static org.stratopneum.core.job.Part.when;
 import static org.stratopneum.core.job.Step.Branch.on;
 import static org.stratopneum.core.job.Step.act;
@@ -22,13 +21,26 @@ final class MountSteps {
                 Condition.NEW_TIRE,
                 act("unfold"),
                 all(
-                        ask(
-                                        "tire-sound",
-                                        on(Answer.SOUND),
-                                        on(Answer.STUCK, end(Ending.TIRE_SCRAP)),
-                                        on(Answer.DAMAGED, end(Ending.TIRE_SCRAP)))
-                                .caution(Caution.CASING_CUT),
-                        act("scrub")));
+                        tireSound(),
+                        either(
+                                Condition.NEVER_SEALED,
+                                act("beads-wiped"),
+                                either(
+                                        Condition.LIQUID_INSIDE,
+                                        act("scrub").caution(Caution.SEALANT),
+                                        ask(
+                                                "old-sealant",
+                                                on(Answer.NO, act("beads-wiped")),
+                                                on(Answer.YES, act("scrub").caution(Caution.SEALANT)))))));
+    }
+
+    static Part tireSound() {
+        return ask(
+                        "tire-sound",
+                        on(Answer.SOUND),
+                        on(Answer.STUCK, end(Ending.TIRE_SCRAP)),
+                        on(Answer.DAMAGED, end(Ending.TIRE_SCRAP)))
+                .caution(Caution.CASING_CUT);
     }
 
     /** Both beads over the rim; what even professionals forget is asked again before the second. */
@@ -57,18 +69,16 @@ final class MountSteps {
                 ask("bead-over-by-lever", on(Answer.OVER, leave("over")), on(Answer.TOO_TIGHT, end(Ending.TOO_TIGHT))));
     }
 
-    /** With a tube: nothing is pinched. */
+    /** With a tube: nothing is pinched. A tire that stays has its first bead on already. */
     static Part beadsOverTube() {
         return all(
-                act("arrow"),
-                act("first-bead"),
+                either(Condition.SAME_TIRE, act("first-bead-still-on"), all(act("arrow"), act("first-bead"))),
                 act("tube-breath"),
                 act("tube-in").valveAt(12),
                 ask("arrow-again", on(Answer.YES), on(Answer.NO, act("turn-round"))),
                 act("second-bead-tube").valveAt(12),
                 over(),
                 act("valve-up-tube").valveAt(12),
-                ask("tube-pinched", on(Answer.NO), on(Answer.YES, act("tube-free"))),
-                unless(Condition.NEW_TIRE, act("bead-clean")));
+                ask("tube-pinched", on(Answer.NO), on(Answer.YES, act("tube-free"))));
     }
 }

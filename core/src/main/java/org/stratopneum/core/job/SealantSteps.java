@@ -21,9 +21,17 @@ final class SealantSteps {
         return measure("sealant-ml", Measured.SEALANT).with(much).caution(Caution.SEALANT);
     }
 
+    /** One product per tire, shaken; gloves on where the rider has them. */
+    static Part bottle() {
+        return either(
+                Condition.GLOVES,
+                act("bottle-shake").worded("bottle-shake-gloves").caution(Caution.SEALANT),
+                act("bottle-shake").caution(Caution.SEALANT));
+    }
+
     /** Wet: before the last stretch of the bead, that part up. */
     static Part poured() {
-        return all(act("bottle-shake"), act("second-bead-part").valveAt(12), poured(Amount.DOSE));
+        return all(bottle(), act("second-bead-part").valveAt(12), poured(Amount.DOSE));
     }
 
     private static Part poured(Amount much) {
@@ -33,7 +41,7 @@ final class SealantSteps {
                 ask(
                         "sealant-in-before-closing",
                         on(Answer.YES),
-                        on(Answer.NO, act("pour-now").with(much))));
+                        on(Answer.NO, act("pour-now").with(much).caution(Caution.SEALANT))));
     }
 
     /** Dry: the tire has seated, the air is let out, and it stays up or does not. */
@@ -41,12 +49,12 @@ final class SealantSteps {
         return all(
                 act("let-down").valveAt(12),
                 ask("bead-stays", on(Answer.STAYED), on(Answer.FELL_OFF, heed("fell-off-normal"))),
-                act("bottle-shake"),
+                bottle(),
                 either(
                         Condition.CORE_REMOVABLE,
                         either(
                                 Condition.INJECTOR,
-                                all(act("core-out").valveAt(4), injected(Amount.DOSE)),
+                                all(ValveSteps.coreOut(4), injected(Amount.DOSE)),
                                 pastTheBead(Amount.DOSE)),
                         pastTheBead(Amount.DOSE)),
                 lastInflation());
@@ -61,8 +69,8 @@ final class SealantSteps {
                 ask(
                         "sealant-in-before-core",
                         on(Answer.YES),
-                        on(Answer.NO, act("inject-now").with(much))),
-                act("core-in").valveAt(4));
+                        on(Answer.NO, act("inject-now").with(much).caution(Caution.SEALANT))),
+                ValveSteps.coreIn(4));
     }
 
     private static Part pastTheBead(Amount much) {

@@ -2,23 +2,20 @@ package org.stratopneum.core.job;
 
 import static org.stratopneum.core.job.Part.all;
 import static org.stratopneum.core.job.Part.block;
+import static org.stratopneum.core.job.Part.either;
 import static org.stratopneum.core.job.Part.end;
 import static org.stratopneum.core.job.Part.leave;
+import static org.stratopneum.core.job.Part.reached;
 import static org.stratopneum.core.job.Part.unless;
 import static org.stratopneum.core.job.Part.when;
 import static org.stratopneum.core.job.Step.Branch.on;
 import static org.stratopneum.core.job.Step.act;
 import static org.stratopneum.core.job.Step.ask;
 import static org.stratopneum.core.job.Step.heed;
-import static org.stratopneum.core.job.Step.rest;
-
-import java.time.Duration;
+import static org.stratopneum.core.job.Step.measure;
 
 /** Beads into their seats: a ladder, each rung only if the one before failed (common practice). */
 final class SeatSteps {
-
-    /** What a frozen gas takes to warm up before it is worth reading (common practice). */
-    private static final Duration WARMING = Duration.ofMinutes(10);
 
     private static final String SEATED = "seated";
 
@@ -32,20 +29,33 @@ final class SeatSteps {
                 evenLine());
     }
 
+    /** What gives the most air at once comes first where it is at hand. */
     private static Part ladder() {
         return block(
                 SEATED,
-                rung("seat-pump"),
-                rung("seat-wetted"),
-                when(
-                        Condition.CORE_REMOVABLE,
-                        unless(Condition.WET, rungLeaving("seat-core-out", act("thumb-and-core")))),
-                rung("seat-strap"),
-                when(Condition.CHAMBER, chamber()),
+                when(Condition.SOAP_FIRST, act("seat-soap")),
                 when(Condition.COMPRESSOR, heed("before-compressor", Caution.COMPRESSOR), rung("seat-compressor")),
-                when(Condition.CARTRIDGE, unless(Condition.WET, cartridge())),
+                when(Condition.CHAMBER, chamber()),
+                bareStemOr(rung("seat-pump")),
+                either(Condition.SOAP_FIRST, Part.NOTHING, rung("seat-wetted")),
+                when(Condition.CORE_REMOVABLE, unless(Condition.CORE_FIRST, coreOut())),
+                rung("seat-strap"),
+                when(Condition.CARTRIDGE, unless(Condition.WET, GasSteps.rung(leave(SEATED)))),
                 unless(Condition.BED_SEALED, act("extra-turn"), rung("seat-after-tape")),
                 end(Ending.DOES_NOT_SEAT));
+    }
+
+    /** The core out first where the rider wants that and it can be. */
+    private static Part bareStemOr(Part otherwise) {
+        return either(
+                Condition.CORE_FIRST,
+                either(Condition.CORE_REMOVABLE, either(Condition.WET, otherwise, coreOut()), otherwise),
+                otherwise);
+    }
+
+    /** Through the bare stem, which liquid that is in there already would come out of. */
+    private static Part coreOut() {
+        return unless(Condition.WET, rungLeaving("seat-core-out", act("thumb-and-core")));
     }
 
     private static Step air(String id) {
@@ -74,16 +84,6 @@ final class SeatSteps {
                         on(Answer.NOT_UP)));
     }
 
-    private static Part cartridge() {
-        return all(
-                act("cartridge")
-                        .valveAt(2)
-                        .caution(Caution.CO2, Caution.CEILING)
-                        .with(Amount.CARTRIDGE_GIVES, Amount.SEATING),
-                ask("cartridge-up", on(Answer.UP, act("cartridge-release"), leave(SEATED)), on(Answer.NOT_UP))
-                        .worded("bead-up"));
-    }
-
     /** The moulded line is the judge, both sides all round. */
     static Part evenLine() {
         return block(
@@ -95,7 +95,26 @@ final class SeatSteps {
                 ask("line-now", on(Answer.EVEN, leave("even")), on(Answer.DIPS, end(Ending.LINE_DIPS))));
     }
 
-    /** With what is at hand away from the bench: a chamber or a cartridge. */
+    /** A bead that was opened goes up again, or does not. */
+    static Part reseated() {
+        return all(
+                block(
+                        "reseat",
+                        air("inflate-to-reseat"),
+                        ask("reseat-up", on(Answer.UP, leave("reseat")), on(Answer.NOT_UP))
+                                .worded("bead-up"),
+                        air("inflate-wetted"),
+                        ask(
+                                        "reseat-up-wetted",
+                                        on(Answer.UP, leave("reseat")),
+                                        on(Answer.NOT_UP, end(Ending.DOES_NOT_SEAT)))
+                                .worded("bead-up")),
+                evenLine(),
+                measure("reseated-pressure", Measured.PRESSURE_SET),
+                reached(Milestone.PRESSURE_SET));
+    }
+
+    /** With one shot of air. */
     static Part withChamber() {
         return all(
                 act("beads-wetted"),
@@ -114,17 +133,12 @@ final class SeatSteps {
                         end(Ending.DOES_NOT_SEAT)));
     }
 
-    static Part withCartridge() {
+    static Part withCompressor() {
         return all(
                 act("beads-wetted"),
-                heed("cartridge-live", Caution.CO2),
-                act("cartridge")
-                        .valveAt(2)
-                        .caution(Caution.CO2, Caution.CEILING)
-                        .with(Amount.CARTRIDGE_GIVES, Amount.SEATING),
-                ask("cartridge-up", on(Answer.UP), on(Answer.NOT_UP, end(Ending.DOES_NOT_SEAT)))
-                        .worded("bead-up"),
-                act("cartridge-off").caution(Caution.CO2),
-                rest("cartridge-warm", WARMING, true));
+                heed("before-compressor", Caution.COMPRESSOR),
+                air("seat-compressor"),
+                ask("seat-compressor.up", on(Answer.UP), on(Answer.NOT_UP, end(Ending.DOES_NOT_SEAT)))
+                        .worded("bead-up"));
     }
 }

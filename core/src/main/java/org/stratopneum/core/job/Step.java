@@ -53,12 +53,17 @@ public record Step(String id, String text, Task task, List<Caution> cautions, In
     }
 
     static Step measure(String id, Measured what) {
-        return of(id, new Task.Measure(what, null, List.of()));
+        return of(id, new Task.Measure(what, null, null, List.of()));
+    }
+
+    /** A reading that decides by itself how it goes on. */
+    static Step judged(String id, Measured what, Judge judge, Branch... branches) {
+        return of(id, new Task.Measure(what, judge, null, List.of(branches)));
     }
 
     /** The second reading of a hold test, which decides how it goes on. */
     static Step held(String id, String against, Branch... branches) {
-        return of(id, new Task.Measure(Measured.PRESSURE_HELD, against, List.of(branches)));
+        return of(id, new Task.Measure(Measured.PRESSURE_HELD, Judge.HOLD_TEST, against, List.of(branches)));
     }
 
     Step caution(Caution... more) {
@@ -128,15 +133,15 @@ public record Step(String id, String text, Task task, List<Caution> cautions, In
         /**
          * To be measured.
          *
-         * @param heldAgainst id of the step whose reading this one is held against as a hold test, or null where it is
-         *     only kept
+         * @param judge by what the value decides how it goes on, or null where it is only kept
+         * @param heldAgainst id of the step whose reading a hold test holds this one against, or null
          */
-        record Measure(Measured what, String heldAgainst, List<Branch> fork) implements Task {
+        record Measure(Measured what, Judge judge, String heldAgainst, List<Branch> fork) implements Task {
             public Measure {
                 fork = List.copyOf(fork);
                 requireDistinct(fork);
-                if ((heldAgainst == null) != fork.isEmpty()) {
-                    throw new IllegalArgumentException("a hold test has answers, and the other way round");
+                if ((judge == null) != fork.isEmpty() || (judge == Judge.HOLD_TEST) != (heldAgainst != null)) {
+                    throw new IllegalArgumentException("what is judged has answers, and a hold test a first reading");
                 }
             }
         }
@@ -187,7 +192,7 @@ public record Step(String id, String text, Task task, List<Caution> cautions, In
             }
             if (this instanceof Measure measure) {
                 String against = measure.heldAgainst() == null ? null : prefix + measure.heldAgainst();
-                return new Measure(measure.what(), against, under(measure.fork(), prefix));
+                return new Measure(measure.what(), measure.judge(), against, under(measure.fork(), prefix));
             }
             return this;
         }

@@ -20,6 +20,11 @@ final class TapeSteps {
     /** Until alcohol has dried and nothing sticks (our judgement). */
     private static final Duration DRYING = Duration.ofMinutes(5);
 
+    /** What eats at dried sealant needs its time (our judgement). */
+    private static final Duration SOAKING = Duration.ofMinutes(30);
+
+    private static final String OUT = "valve-out";
+
     private TapeSteps() {}
 
     static Part tape() {
@@ -27,7 +32,12 @@ final class TapeSteps {
                 act("tape-off"),
                 act("bed-clean").caution(Caution.ALCOHOL),
                 rest("bed-dry", DRYING, true),
-                act("tape-cut").with(Amount.TAPE_WIDTH, Amount.TAPE_LENGTH),
+                either(
+                        Condition.NARROW_TAPE,
+                        act("tape-cut")
+                                .worded("tape-cut-narrow")
+                                .with(Amount.TAPE_WIDTH, Amount.TAPE_LENGTH, Amount.TAPE_OVERLAP),
+                        act("tape-cut").with(Amount.TAPE_WIDTH, Amount.TAPE_LENGTH)),
                 either(
                         Condition.TAPE_OPPOSITE,
                         act("tape-start-opposite").valveAt(6),
@@ -35,8 +45,14 @@ final class TapeSteps {
                                 Condition.TAPE_THREE_HOLES,
                                 act("tape-start-three-holes").valveAt(12),
                                 act("tape-start-before-valve").valveAt(12))),
-                act("tape-pull"),
-                when(Condition.TWO_TURNS, act("tape-second-turn")),
+                either(
+                        Condition.NARROW_TAPE,
+                        all(act("tape-one-side"), act("tape-other-side").with(Amount.TAPE_OVERLAP)),
+                        all(
+                                act("tape-pull"),
+                                when(
+                                        Condition.TWO_TURNS,
+                                        act("tape-second-turn").with(Amount.TAPE_TURNS)))),
                 covers(),
                 act("tape-rub"),
                 act("valve-hole").valveAt(12).caution(Caution.PIERCING),
@@ -65,14 +81,25 @@ final class TapeSteps {
                 reached(Milestone.VALVE_FITTED));
     }
 
-    /** The nut comes off, with luck or with patience. */
+    /** The nut comes off, with luck, with patience, or cut. */
     static Part valveOut() {
-        return block(
-                "valve-out",
-                ask("nut", on(Answer.TURNS, leave("valve-out")), on(Answer.SEIZED))
-                        .valveAt(12),
-                act("new-valve-ready"),
-                act("nut-thread-clean"),
-                ask("nut-now", on(Answer.TURNS), on(Answer.SNAPPED, act("stem-pieces-out"))));
+        return all(
+                block(
+                        OUT,
+                        ask("nut", on(Answer.TURNS, leave(OUT)), on(Answer.SEIZED))
+                                .valveAt(12),
+                        act("new-valve-ready"),
+                        act("nut-thread-clean"),
+                        ask("nut-now", on(Answer.TURNS, leave(OUT)), on(Answer.SNAPPED, leave(OUT)), on(Answer.STUCK)),
+                        act("nut-soak"),
+                        rest("nut-soaks", SOAKING, true),
+                        ask(
+                                        "nut-soaked",
+                                        on(Answer.TURNS, leave(OUT)),
+                                        on(Answer.SNAPPED, leave(OUT)),
+                                        on(Answer.STUCK))
+                                .worded("nut-now"),
+                        act("nut-cut").caution(Caution.CUTTING)),
+                act("valve-taken-out").valveAt(12));
     }
 }

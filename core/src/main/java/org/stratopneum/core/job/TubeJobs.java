@@ -21,10 +21,21 @@ final class TubeJobs {
         return all(
                 WheelSteps.notBlocked(),
                 WheelSteps.wheelOff(),
-                when(Condition.TIRE_ON, WheelSteps.tireOff()),
+                opened(),
                 tubeIn(),
                 WheelSteps.wheelIn(),
                 WheelSteps.beforeRiding());
+    }
+
+    /** As far as it has to be: one bead where the tire stays, all of it where another one goes on. */
+    static Part opened() {
+        return when(
+                Condition.TIRE_ON,
+                either(Condition.SAME_TIRE, WheelSteps.oneBeadOff(), WheelSteps.tireOff()),
+                when(
+                        Condition.LIQUID_INSIDE,
+                        TapeSteps.valveOut(),
+                        act("tire-wiped").caution(Caution.SEALANT)));
     }
 
     /** Onto an open rim: strip, inside of the tire, tube, beads, and half the air. */
@@ -32,19 +43,26 @@ final class TubeJobs {
         return all(
                 WheelSteps.rimSound(),
                 ask("rim-strip", on(Answer.YES), on(Answer.NO, act("strip-in"))),
-                ask(
-                                "inside-by-cloth",
-                                on(Answer.NOTHING_FOUND),
-                                on(Answer.OBJECT_FOUND, act("object-out")),
-                                on(Answer.CUT_FOUND, end(Ending.TIRE_SCRAP)))
-                        .caution(Caution.CASING_CUT),
+                inside(),
                 MountSteps.beadsOverTube(),
-                act("half-air").caution(Caution.CEILING).with(Amount.CEILING),
-                ask("line-half", on(Answer.EVEN), on(Answer.DIPS, act("dip-by-hand"))),
+                act("half-air").caution(Caution.CEILING).with(Amount.RIDING, Amount.CEILING),
+                ask(
+                        "line-half",
+                        on(Answer.EVEN),
+                        on(Answer.DIPS, act("dip-by-hand").caution(Caution.CEILING))),
                 reached(Milestone.TUBE_ON));
     }
 
-    /** For bikes that cannot go tubeless. */
+    private static Part inside() {
+        return ask(
+                        "inside-by-cloth",
+                        on(Answer.NOTHING_FOUND),
+                        on(Answer.OBJECT_FOUND, act("object-out")),
+                        on(Answer.CUT_FOUND, end(Ending.TIRE_SCRAP)))
+                .caution(Caution.CASING_CUT);
+    }
+
+    /** For bikes that cannot go tubeless; it is ridden at once. */
     static Part sealant() {
         return all(
                 WheelSteps.notBlocked(),
@@ -53,35 +71,59 @@ final class TubeJobs {
                 unless(Condition.CORE_REMOVABLE, end(Ending.NOT_FOR_THIS_TUBE)),
                 act("thorns-out"),
                 act("tube-empty").valveAt(6),
-                act("core-out").valveAt(8),
-                act("bottle-shake"),
+                ValveSteps.coreOut(8),
+                SealantSteps.bottle(),
                 either(
                         Condition.FIBRE,
-                        act("fill-fibre").valveAt(11).caution(Caution.SEALANT),
-                        act("fill-syringe").valveAt(8).caution(Caution.SEALANT)),
-                measure("tube-sealant-ml", Measured.SEALANT).caution(Caution.SEALANT),
+                        act("fill-fibre").valveAt(11).with(Amount.TUBE_DOSE).caution(Caution.SEALANT),
+                        act("fill-syringe").valveAt(8).with(Amount.TUBE_DOSE).caution(Caution.SEALANT)),
+                measured(),
                 reached(Milestone.SEALANT_IN),
                 act("stem-clear").valveAt(8),
-                ask("sealant-in-before-core", on(Answer.YES), on(Answer.NO, act("fill-now"))),
-                act("core-in").valveAt(8),
-                WheelSteps.beforeRiding(),
+                ask(
+                        "sealant-in-before-core",
+                        on(Answer.YES),
+                        on(Answer.NO, act("fill-now").with(Amount.TUBE_DOSE).caution(Caution.SEALANT))),
+                ValveSteps.coreIn(8),
+                WheelSteps.beforeRidingStillIn(),
                 act("ride-few-km"));
     }
 
-    /** The last resort for a tube whose core does not come out. */
+    private static Part measured() {
+        return measure("tube-sealant-ml", Measured.SEALANT)
+                .with(Amount.TUBE_DOSE)
+                .caution(Caution.SEALANT);
+    }
+
+    /**
+     * The last resort for a Presta core that does not come out: inward into the tube, never outward. It ends with the tube
+     * back in the tire.
+     */
     static Part fixedCore() {
         return all(
                 WheelSteps.notBlocked(),
                 ask("other-tube", on(Answer.NO), on(Answer.YES, act("use-other-tube"), end(Ending.NEW_VALVE))),
+                heed("core-trial"),
+                WheelSteps.wheelOff(),
+                opened(),
                 act("tube-on-bench"),
-                act("core-inward"),
                 ask("pin-straight", on(Answer.SOUND), on(Answer.DAMAGED, end(Ending.NEW_VALVE))),
-                act("bottle-shake"),
-                act("fill-syringe").valveAt(8).caution(Caution.SEALANT),
-                measure("tube-sealant-ml", Measured.SEALANT).caution(Caution.SEALANT),
+                act("nut-to-its-end"),
+                act("nut-over-its-end"),
+                act("core-inward"),
+                act("core-caught"),
+                SealantSteps.bottle(),
+                act("fill-syringe").valveAt(8).with(Amount.TUBE_DOSE).caution(Caution.SEALANT),
+                measured(),
                 reached(Milestone.SEALANT_IN),
+                act("core-cleaned"),
                 act("core-back"),
+                act("nut-back"),
+                act("nut-over-again"),
                 act("tube-round"),
-                ask("core-holds", on(Answer.QUIET), on(Answer.AT_THE_VALVE, end(Ending.NEW_VALVE))));
+                ask("core-holds", on(Answer.QUIET), on(Answer.AT_THE_VALVE, end(Ending.NEW_VALVE))),
+                tubeIn(),
+                WheelSteps.wheelIn(),
+                WheelSteps.beforeRiding());
     }
 }

@@ -20,9 +20,14 @@ final class TubelessJobs {
         return all(
                 WheelSteps.notBlocked(),
                 WheelSteps.wheelOff(),
-                when(Condition.TIRE_ON, WheelSteps.tireOff(), act("tube-out")),
+                when(Condition.TIRE_ON, WheelSteps.tireOff()),
                 WheelSteps.rimSound(),
-                unless(Condition.BED_SEALED, TapeSteps.tape()),
+                unless(
+                        Condition.BED_SEALED,
+                        either(
+                                Condition.BED_TAPED,
+                                ask("tape-sound", on(Answer.SOUND), on(Answer.DAMAGED, TapeSteps.tape())),
+                                TapeSteps.tape())),
                 TapeSteps.valveIn(),
                 mountAndSeal(),
                 toTheRoad());
@@ -57,10 +62,11 @@ final class TubelessJobs {
                 WheelSteps.notBlocked(),
                 WheelSteps.wheelOff(),
                 when(Condition.TIRE_ON, WheelSteps.tireOff()),
-                either(
+                when(
                         Condition.INSERT,
-                        all(act("insert-cut"), TapeSteps.valveOut(), TapeSteps.valveIn()),
-                        act("insert-clean")),
+                        unless(Condition.INSERT_INSIDE, act("insert-cut")),
+                        unless(Condition.SIDE_HOLES, TapeSteps.valveOut(), TapeSteps.valveIn())),
+                unless(Condition.INSERT, act("insert-clean")),
                 tapeOrLook(),
                 mountAndSeal(),
                 toTheRoad());
@@ -73,7 +79,8 @@ final class TubelessJobs {
                 ask(
                         "shot-of",
                         on(Answer.WITH_CHAMBER, SeatSteps.withChamber()),
-                        on(Answer.WITH_CARTRIDGE, SeatSteps.withCartridge())),
+                        on(Answer.WITH_COMPRESSOR, SeatSteps.withCompressor()),
+                        on(Answer.WITH_CARTRIDGE, GasSteps.shot())),
                 measure("seated-pressure", Measured.PRESSURE_SET),
                 reached(Milestone.PRESSURE_SET),
                 SeatSteps.evenLine());
@@ -101,8 +108,12 @@ final class TubelessJobs {
     }
 
     static Part mountAndSeal() {
+        return all(MountSteps.prepare(), mountPrepared());
+    }
+
+    /** A tire that was cleaned on the way. */
+    static Part mountPrepared() {
         return all(
-                MountSteps.prepare(),
                 MountSteps.beads(),
                 SeatSteps.seat(),
                 unless(Condition.WET, SealantSteps.afterSeating()),

@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.stratopneum.core.air.HoldTest;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.quantity.GaugePressure;
 
@@ -75,7 +74,7 @@ public record Walk(
                     reached.add(new Mark(mark.milestone(), taken.size()));
                 } else if (next.get() instanceof Step step) {
                     Optional<Answer> answer = Optional.ofNullable(given.get(step.id()))
-                            .map(answered -> answerOf(step, answered, seen))
+                            .map(answered -> answerOf(step, answered))
                             .filter(step.task().answers()::contains);
                     if (answer.isEmpty()) {
                         return new Walk(taken, Optional.of(step), Optional.empty(), reached, course.rest());
@@ -93,28 +92,13 @@ public record Walk(
             taken.add(new Taken(step, answered, answer));
             seen.put(step.id(), answered);
         }
-    }
 
-    private static Answer answerOf(Step step, Given given, Map<String, Given> seen) {
-        if (step.task() instanceof Step.Task.Measure measure && measure.heldAgainst() != null) {
-            return held(seen.get(measure.heldAgainst()), given);
+        private Answer answerOf(Step step, Given answered) {
+            if (step.task() instanceof Step.Task.Measure measure && measure.judge() != null) {
+                return measure.judge().of(answered, seen.get(measure.heldAgainst()), facts);
+            }
+            return answered.answer();
         }
-        return given.answer();
-    }
-
-    /** Both readings are made in one place, whose height hardly matters then (m). */
-    private static final double SAME_PLACE_M = 0;
-
-    private static Answer held(Given start, Given end) {
-        if (!(start.value() > 0)) {
-            return Answer.FAILED;
-        }
-        return switch (HoldTest.of(start.reading(), end.reading(), SAME_PLACE_M, 0)
-                .outcome()) {
-            case PASSED -> Answer.PASSED;
-            case REPEAT -> Answer.REPEAT;
-            case FAILED -> Answer.FAILED;
-        };
     }
 
     /**

@@ -2,17 +2,26 @@ package org.stratopneum.core.job;
 
 import static org.stratopneum.core.job.Part.all;
 import static org.stratopneum.core.job.Part.block;
+import static org.stratopneum.core.job.Part.either;
 import static org.stratopneum.core.job.Part.end;
 import static org.stratopneum.core.job.Part.leave;
 import static org.stratopneum.core.job.Part.reached;
+import static org.stratopneum.core.job.Part.unless;
 import static org.stratopneum.core.job.Part.when;
 import static org.stratopneum.core.job.Step.Branch.on;
 import static org.stratopneum.core.job.Step.act;
 import static org.stratopneum.core.job.Step.ask;
+import static org.stratopneum.core.job.Step.heed;
 import static org.stratopneum.core.job.Step.measure;
+import static org.stratopneum.core.job.Step.rest;
+
+import java.time.Duration;
 
 /** Wheel out of the bike and in again, tire off, and the look before riding (common practice). */
 final class WheelSteps {
+
+    /** Foam that was rinsed and squeezed out (our judgement). */
+    private static final Duration FOAM_DRIES = Duration.ofHours(2);
 
     private WheelSteps() {}
 
@@ -21,28 +30,55 @@ final class WheelSteps {
         return when(Condition.BLOCKED, end(Ending.BLOCKED));
     }
 
+    /** A step in the words of what holds the wheel. */
+    private static Part byHub(String id) {
+        return either(
+                Condition.THRU_AXLE,
+                act(id).worded(id + "-thru"),
+                either(
+                        Condition.NUTTED,
+                        act(id).worded(id + "-nuts"),
+                        either(
+                                Condition.GEAR_HUB,
+                                act(id).worded(id + "-gears"),
+                                either(Condition.HUB_MOTOR, act(id).worded(id + "-motor"), act(id)))));
+    }
+
     static Part wheelOff() {
         return all(
                 when(Condition.E_BIKE, act("battery-out").caution(Caution.E_BIKE)),
-                when(Condition.REAR, act("small-sprocket").caution(Caution.ROTATING)),
-                act("wheel-off"),
+                when(
+                        Condition.REAR,
+                        unless(
+                                Condition.GEAR_HUB,
+                                unless(
+                                        Condition.HUB_MOTOR,
+                                        act("small-sprocket").caution(Caution.ROTATING)))),
+                unless(Condition.DISC, act("brake-open")),
+                byHub("wheel-off"),
                 when(Condition.DISC, act("pad-spacer").caution(Caution.ROTOR)));
     }
 
     static Part wheelIn() {
         return all(
                 when(Condition.DISC, act("spacer-out").caution(Caution.ROTOR)),
-                act("wheel-in"),
+                byHub("wheel-in"),
+                unless(Condition.DISC, act("brake-closed")),
                 when(Condition.E_BIKE, act("battery-in")));
     }
 
-    /** The tire that is on comes off; the rim is looked at in passing. */
+    /** The tire that is on comes off the rim: first bead, what lies inside, second bead. */
     static Part tireOff() {
+        return all(oneBeadOff(), act("second-bead-off"), reached(Milestone.TIRE_OFF));
+    }
+
+    /** One bead comes over the rim all round; the other stays on, and what lies inside comes out. */
+    static Part oneBeadOff() {
         return all(
-                act("air-out").valveAt(4).caution(Caution.SEALANT),
+                ValveSteps.airOut(),
                 when(Condition.LIQUID_INSIDE, act("apron").caution(Caution.SEALANT)),
                 loosen(),
-                when(Condition.INSERT_INSIDE, act("insert-lever")),
+                when(Condition.INSERT_INSIDE, act("insert-lever").caution(Caution.LEVERS)),
                 act("lever-at-valve").valveAt(12).caution(Caution.LEVERS),
                 ask(
                         "bead-lifts",
@@ -51,7 +87,20 @@ final class WheelSteps {
                                 Answer.NO,
                                 act("two-levers").valveAt(12).caution(Caution.LEVERS),
                                 ask("bead-lifts-now", on(Answer.YES), on(Answer.NO, end(Ending.BEAD_STUCK))))),
-                reached(Milestone.TIRE_OFF));
+                act("first-bead-off"),
+                when(Condition.INSERT_INSIDE, insertOut()),
+                when(Condition.TUBED, act("tube-out")));
+    }
+
+    /** Taken out, looked at, and clean and dry before it goes back. */
+    private static Part insertOut() {
+        return all(
+                act("insert-out").caution(Caution.SEALANT),
+                when(
+                        Condition.INSERT,
+                        ask("insert-sound", on(Answer.SOUND), on(Answer.DAMAGED, heed("insert-new"))),
+                        act("insert-wash"),
+                        rest("insert-dries", FOAM_DRIES, true)));
     }
 
     /** Both beads down in the channel; one that sticks is helped, and then again. */
@@ -69,15 +118,32 @@ final class WheelSteps {
                 .caution(Caution.CRACKED_RIM);
     }
 
-    /** The last look, with the pressure that is ridden. */
+    /** The last look, with the pressure that is ridden, after the wheel was out. */
     static Part beforeRiding() {
+        return all(ridingPressure(), axle(), lastLook());
+    }
+
+    /** The same where the wheel stayed in the bike. */
+    static Part beforeRidingStillIn() {
+        return all(ridingPressure(), lastLook());
+    }
+
+    private static Part ridingPressure() {
         return all(
                 act("set-riding").caution(Caution.CEILING).with(Amount.RIDING, Amount.CEILING),
                 measure("riding-pressure", Measured.PRESSURE_SET),
-                reached(Milestone.PRESSURE_SET),
-                ask("axle-tight", on(Answer.YES), on(Answer.NO, act("tighten-axle")))
+                reached(Milestone.PRESSURE_SET));
+    }
+
+    private static Part axle() {
+        return ask("axle-tight", on(Answer.YES), on(Answer.NO, act("tighten-axle")))
+                .caution(Caution.BEFORE_RIDING);
+    }
+
+    private static Part lastLook() {
+        return all(
+                ask("brake-bites", on(Answer.YES), on(Answer.NO, end(Ending.NOT_READY)))
                         .caution(Caution.BEFORE_RIDING),
-                ask("brake-bites", on(Answer.YES), on(Answer.NO, end(Ending.NOT_READY))),
                 ask("runs-true", on(Answer.YES), on(Answer.NO, end(Ending.NOT_READY)))
                         .caution(Caution.ROTATING),
                 ask("line-before-riding", on(Answer.EVEN), on(Answer.DIPS, end(Ending.LINE_DIPS))),

@@ -12,7 +12,7 @@ public enum Chore {
     /** Patched from inside, or renewed: a plug wears flush and stays, or works out. */
     PLUG_INSIDE(14, Job.PLUG_AND_PATCH, "PLUGGED", "!BEADS_ON"),
     /** A hole took some of the liquid with it. */
-    DIP(2, null, "TUBELESS", "LIVE_SEALANT", "LIQUID_LOST", "!BEADS_ON"),
+    DIP(2, Job.DIP, "TUBELESS", "LIVE_SEALANT", "LIQUID_LOST", "!BEADS_ON"),
     /** The tube comes out, what dried in there is cleaned away, and it is set up tubeless again. */
     RESET_TUBELESS(14, Job.CONVERT, "TUBELESS", "BEADS_ON", "!BOOTED"),
     /** A booted tire is ridden home and no farther. */
@@ -31,7 +31,15 @@ public enum Chore {
     /** It never got home riding. */
     MEND(1, null, "WALKED", "!NOWHERE"),
     /** What was used is not in the bag any more. */
-    RESTOCK(2, null, "BAG_USED");
+    RESTOCK(2, null, "BAG_USED"),
+    /** A cut through the threads, found at home: nobody rides on it without a boot. */
+    CUT_BOOT(0, Job.BOOT),
+    /** And not for long with one. */
+    CUT_TIRE(7, Job.CHANGE_TIRE),
+    WORN_TIRE(30, Job.CHANGE_TIRE),
+    TAPE_LOOK(7, Job.RETAPE),
+    /** More than a rider mends. */
+    RIM_TO_A_MECHANIC(0, null);
 
     private final int days;
     private final Job job;
@@ -53,6 +61,11 @@ public enum Chore {
         return Optional.ofNullable(job);
     }
 
+    /** Whether it follows from a stop; else it is found at an inspection. */
+    public boolean ofStop() {
+        return !when.isEmpty();
+    }
+
     /** Facts that must all hold; "!" before a name means that it must not. */
     public List<String> when() {
         return when;
@@ -62,7 +75,7 @@ public enum Chore {
     public static List<Chore> of(Situation stop, End end) {
         Situation ended = end == End.WALK ? stop.noting(Fact.WALKED) : stop;
         return Arrays.stream(values())
-                .filter(chore -> chore.when.stream().allMatch(fact -> Fact.holds(fact, ended)))
+                .filter(chore -> chore.ofStop() && chore.when.stream().allMatch(fact -> Fact.holds(fact, ended)))
                 .toList();
     }
 }

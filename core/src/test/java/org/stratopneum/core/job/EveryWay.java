@@ -2,9 +2,6 @@ package org.stratopneum.core.job;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
@@ -12,15 +9,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.stratopneum.core.quantity.GaugePressure;
 
 /**
- * Walks a job in every way: every answer at every step, every condition both ways. Conditions are decided when the way
- * first asks for them. Two ways that have the same before them, with the same decisions that still matter and the same
- * readings, are one.
+ * Walks a job in every way of one case: every answer at every step. Two ways that have the same before them, and the same
+ * remembered of what is behind them, are one.
  */
 final class EveryWay {
 
@@ -30,82 +26,84 @@ final class EveryWay {
     /** What a hold test may find of the 275 kPa that it begins with (kPa): it passes, is repeated, fails. */
     private static final List<Double> HELD = List.of(272.0, 267.5, 200.0);
 
+    private static final GaugePressure RIDING = GaugePressure.kpa(200);
+
+    /** On target, too low and too high; plausible, far above what is ridden, and above the limit (kPa). */
+    private static final List<Double> JUDGED = List.of(200.0, 150.0, 310.0, 360.0);
+
     private final Part script;
-    private final Map<Condition, Boolean> fixed;
-    private final Function<Walk, Object> remembered;
-    private final Consumer<Walk> visitor;
-    private final Map<Part, Set<Condition>> asked = new IdentityHashMap<>();
+    private final Facts facts;
+    private final Function<Walk, Object> visited;
     private final Map<Part, Integer> names = new IdentityHashMap<>();
     private final Set<Object> seen = new HashSet<>();
-    private int ways;
 
-    private EveryWay(
-            Part script, Map<Condition, Boolean> fixed, Function<Walk, Object> remembered, Consumer<Walk> visitor) {
-        this.remembered = remembered;
+    private EveryWay(Part script, Facts facts, Function<Walk, Object> visited) {
         this.script = script;
-        this.fixed = fixed;
-        this.visitor = visitor;
+        this.facts = facts;
+        this.visited = visited;
     }
 
-    /** Visits every walk, by every step that leads there; answers how many distinct ones there were. */
-    static int walk(Part script, Map<Condition, Boolean> fixed, Consumer<Walk> visitor) {
-        return walk(script, fixed, walk -> "", visitor);
+    /** Visits every walk of every case of the job, by every step that leads there; answers how many distinct ones. */
+    static int walk(Job job, Map<Condition, Boolean> fixed, Consumer<Walk> visitor) {
+        return walk(job, fixed, (holding, walk) -> "", (holding, walk, behind) -> visitor.accept(walk));
+    }
+
+    /** Is shown a walk, and what is remembered of it. */
+    interface Visitor<T> {
+        void visit(Set<Condition> holding, Walk walk, T remembered);
     }
 
     /** @param remembered what else of the steps behind keeps two ways apart */
-    static int walk(
-            Part script, Map<Condition, Boolean> fixed, Function<Walk, Object> remembered, Consumer<Walk> visitor) {
-        EveryWay way = new EveryWay(script, fixed, remembered, visitor);
-        way.from(new EnumMap<>(Condition.class), new LinkedHashMap<>());
-        return way.ways;
-    }
-
-    /** A condition that was asked for and is not decided yet. */
-    private static final class Undecided extends RuntimeException {
-        private static final long serialVersionUID = 1;
-        private final Condition condition;
-
-        Undecided(Condition condition) {
-            super(null, null, false, false);
-            this.condition = condition;
+    static <T> int walk(
+            Job job,
+            Map<Condition, Boolean> fixed,
+            BiFunction<Set<Condition>, Walk, T> remembered,
+            Visitor<T> visitor) {
+        int ways = 0;
+        for (Set<Condition> holding : Benches.of(job, fixed)) {
+            EveryWay way =
+                    new EveryWay(job.script(), new Case(holding, !holding.contains(Condition.HOOKLESS)), walk -> {
+                        T behind = remembered.apply(holding, walk);
+                        visitor.visit(holding, walk, behind);
+                        return behind;
+                    });
+            way.from(new LinkedHashMap<>());
+            ways += way.seen.size();
         }
+        return ways;
     }
 
-    private record Decided(Map<Condition, Boolean> decisions) implements Facts {
+    private record Case(Set<Condition> holding, boolean told) implements Facts {
         @Override
         public boolean holds(Condition condition) {
-            Boolean decided = decisions.get(condition);
-            if (decided == null) {
-                throw new Undecided(condition);
-            }
-            return decided;
+            return holding.contains(condition);
         }
 
         @Override
         public Optional<GaugePressure> ceiling() {
             return Optional.of(CEILING);
         }
+
+        @Override
+        public Optional<GaugePressure> riding() {
+            return Optional.of(RIDING);
+        }
+
+        @Override
+        public Optional<List<GaugePressure>> target() {
+            return told ? Optional.of(List.of(GaugePressure.kpa(180), GaugePressure.kpa(220))) : Optional.empty();
+        }
     }
 
-    private void from(Map<Condition, Boolean> decisions, Map<String, Given> given) {
-        Facts facts = new Decided(decisions);
-        Walk walk;
-        try {
-            walk = Walk.of(script, facts, given);
-        } catch (Undecided undecided) {
-            for (boolean holds : holdings(undecided.condition)) {
-                Map<Condition, Boolean> more = new EnumMap<>(Condition.class);
-                more.putAll(decisions);
-                more.put(undecided.condition, holds);
-                from(more, given);
-            }
+    private void from(Map<String, Given> given) {
+        Walk walk = Walk.of(script, facts, given);
+        Object state = List.of(
+                walk.open().map(this::nameOf).orElse(walk.ending()),
+                walk.rest().stream().map(this::nameOf).toList(),
+                visited.apply(walk));
+        if (!seen.add(state)) {
             return;
         }
-        visitor.accept(walk);
-        if (!seen.add(stateOf(walk, decisions))) {
-            return;
-        }
-        ways++;
         walk.open()
                 .ifPresent(step -> givens(step, walk.since(BEGUN)).forEach(answer -> {
                     Optional<?> problem = walk.problemOf(answer, facts, BEGUN);
@@ -116,36 +114,8 @@ final class EveryWay {
                     if (more.put(step.id(), answer) != null) {
                         throw new AssertionError("step " + step.id() + " comes twice");
                     }
-                    from(decisions, more);
+                    from(more);
                 }));
-    }
-
-    private List<Boolean> holdings(Condition condition) {
-        Boolean given = fixed.get(condition);
-        return given == null ? List.of(true, false) : List.of(given);
-    }
-
-    private Object stateOf(Walk walk, Map<Condition, Boolean> decisions) {
-        Set<Condition> matter = EnumSet.noneOf(Condition.class);
-        walk.rest().forEach(part -> matter.addAll(asked.computeIfAbsent(part, EveryWay::askedBy)));
-        Map<Condition, Boolean> still = new EnumMap<>(Condition.class);
-        decisions.forEach((condition, holds) -> {
-            if (matter.contains(condition)) {
-                still.put(condition, holds);
-            }
-        });
-        return List.of(
-                walk.open().map(this::nameOf).orElse(walk.ending()),
-                walk.rest().stream().map(this::nameOf).toList(),
-                still,
-                remembered.apply(walk));
-    }
-
-    private static Set<Condition> askedBy(Part part) {
-        return part.tree()
-                .filter(Part.When.class::isInstance)
-                .map(below -> ((Part.When) below).condition())
-                .collect(Collectors.toSet());
     }
 
     /** A part by its place in the script: comparing whole trees would take most of the time. */
@@ -163,11 +133,13 @@ final class EveryWay {
                     .map(answer -> Given.answer(answer, later))
                     .toList();
         }
-        if (measure.heldAgainst() == null) {
+        if (measure.judge() == null) {
             return List.of(Given.value(measure.what().isPressure() ? 275 : 60, 20.0, later));
         }
-        List<Given> held = new ArrayList<>();
-        HELD.forEach(kpa -> held.add(Given.value(kpa, 20.0, later)));
-        return held;
+        return (measure.judge() == Judge.HOLD_TEST ? HELD : JUDGED)
+                .stream()
+                        .filter(kpa -> !measure.what().wasSet() || kpa <= CEILING.kpa())
+                        .map(kpa -> Given.value(kpa, 20.0, later))
+                        .toList();
     }
 }

@@ -91,7 +91,7 @@ class BagTest {
     @CsvSource({
         "CO2_OUT, 1, ADD_AIR",
         "PLUG_INSIDE, 14, PLUG_AND_PATCH",
-        "DIP, 2,",
+        "DIP, 2, DIP",
         "RESET_TUBELESS, 14, CONVERT",
         "NEW_TIRE, 7, CONVERT",
         "NEW_TUBED_TIRE, 7, FIT_TUBE",

@@ -51,6 +51,12 @@ record FollowUp(
                 id, wheelId, null, null, job, day.plusDays(chore.days()), chore, stop, null, null, null, null);
     }
 
+    /** What was found on a card. */
+    static FollowUp work(UUID id, UUID wheelId, Chore chore, Job job, LocalDate found) {
+        LocalDate due = found.plusDays(chore.days());
+        return new FollowUp(id, wheelId, null, null, job, due, chore, null, null, null, null, null);
+    }
+
     String says(Wording wording) {
         if (cause != null) {
             return wording.text("search.remind", wording.of("cause", cause));

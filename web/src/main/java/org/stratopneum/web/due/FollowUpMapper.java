@@ -34,7 +34,8 @@ interface FollowUpMapper {
                   and (e.kind = 'JOB_ENDED' and e.detail ->> 'job' = f.job and e.detail ->> 'ending' = 'DONE'
                     or f.errand = 'DIP' and e.kind in ('SEALANT_DIPPED', 'SEALANT_ADDED')
                     or f.errand = 'FIND_LEAK' and e.kind = 'LEAK_FOUND'
-                    or f.errand in ('NEW_TIRE', 'NEW_TUBED_TIRE') and e.kind = 'TIRE_REMOVED')))
+                    or f.errand in ('NEW_TIRE', 'NEW_TUBED_TIRE', 'CUT_BOOT', 'CUT_TIRE', 'WORN_TIRE')
+                        and e.kind = 'TIRE_REMOVED')))
               and (f.errand is distinct from 'RESTOCK' or not exists (
                 select 1 from kit k where k.owner = b.owner and k.bike_id = b.id and k.counted_at > coalesce(f.stop_at, f.made_at)))
             order by f.due_on, f.id

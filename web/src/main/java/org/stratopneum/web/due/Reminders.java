@@ -6,12 +6,14 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.diagnosis.Cause;
+import org.stratopneum.core.job.Job;
 import org.stratopneum.core.trailside.Chore;
+import org.stratopneum.web.jobs.FoundWork;
 import org.stratopneum.web.log.Logbook;
 
 /** Reminds a rider of something on behalf of another service. */
 @Service
-public class Reminders {
+public class Reminders implements FoundWork {
 
     private final FollowUpMapper mapper;
     private final Logbook logbook;
@@ -39,5 +41,11 @@ public class Reminders {
     @Transactional
     public void errand(UUID id, UUID wheelId, Chore chore, Instant stop, LocalDate day) {
         mapper.insert(FollowUp.errand(id, wheelId, chore, stop, day), logbook.now());
+    }
+
+    @Override
+    @Transactional
+    public void work(UUID id, UUID wheelId, Chore chore, Job job, LocalDate found) {
+        mapper.insert(FollowUp.work(id, wheelId, chore, job, found), logbook.now());
     }
 }

@@ -1,14 +1,20 @@
 package org.stratopneum.web.jobs;
 
 import java.util.UUID;
+import org.stratopneum.core.fit.Hub;
+import org.stratopneum.core.fit.TapeMaterial;
 import org.stratopneum.core.fit.TapeStart;
+import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.job.SeatingSchool;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.sealant.DoseSchool;
 
 /**
- * How a rider wants a job done.
+ * How a job is done: what the bike and the wheel have, how the rider wants it, and what is for this one card only. Cards,
+ * riders, bikes and wheels keep parts of it under these names.
  *
+ * @param valve the valve that the wheel has when the job is done
+ * @param hub what holds the wheel, or null where nobody said
  * @param chamberL volume of the charge chamber (l), or null without one
  * @param chamberKpa what it is charged to (kPa gauge), or null without one
  * @param cartridgeG carbon dioxide in a cartridge (g), or null without one
@@ -19,17 +25,23 @@ import org.stratopneum.core.sealant.DoseSchool;
 record CardChoices(
         boolean eBike,
         boolean disc,
+        ValveKind valve,
+        boolean coreRemovable,
+        Hub hub,
         boolean newTire,
         boolean insert,
-        boolean coreRemovable,
         boolean injector,
+        boolean gloves,
         boolean wet,
         boolean twoTurns,
         TapeStart tapeStart,
+        TapeMaterial tapeMaterial,
         Double chamberL,
         Double chamberKpa,
         boolean compressor,
         Double cartridgeG,
+        boolean soapFirst,
+        boolean coreFirst,
         boolean ring,
         boolean overnight,
         SeatingSchool school,
@@ -43,21 +55,27 @@ record CardChoices(
         static final FromShelf NOTHING = new FromShelf(null, null, null, null, null);
     }
 
-    /** What is usual where a rider has never begun a card. */
+    /** What is usual where nobody was ever asked. */
     static final CardChoices USUAL = new CardChoices(
             false,
             true,
+            ValveKind.PRESTA,
+            true,
+            null,
             false,
             false,
             true,
-            true,
+            false,
             false,
             false,
             TapeStart.OPPOSITE,
+            TapeMaterial.RIM_MAKERS,
             null,
             null,
             false,
             null,
+            false,
+            false,
             false,
             true,
             SeatingSchool.USUAL,

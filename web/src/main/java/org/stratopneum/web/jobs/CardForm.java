@@ -1,5 +1,6 @@
 package org.stratopneum.web.jobs;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -7,7 +8,10 @@ import java.util.UUID;
 import org.stratopneum.core.air.Cartridge;
 import org.stratopneum.core.air.ChargeChamber;
 import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.fit.Hub;
+import org.stratopneum.core.fit.TapeMaterial;
 import org.stratopneum.core.fit.TapeStart;
+import org.stratopneum.core.fit.ValveKind;
 import org.stratopneum.core.job.Amount;
 import org.stratopneum.core.job.Condition;
 import org.stratopneum.core.job.Job;
@@ -21,6 +25,7 @@ import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.platform.wording.QuantityText;
 import org.stratopneum.web.platform.wording.Units;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Reads how a job is to be done, and fills the form with what is usual. Asks only for what the job depends on. */
 public final class CardForm {
@@ -33,8 +38,79 @@ public final class CardForm {
         this.units = units;
     }
 
-    public boolean asks(String condition) {
-        return job.asked().contains(Condition.valueOf(condition));
+    /** What is answered with a tick, by the name of its choice and its field. */
+    public enum Tick {
+        E_BIKE("eBike", Condition.E_BIKE),
+        DISC("disc", Condition.DISC),
+        CORE_REMOVABLE("coreRemovable", Condition.CORE_REMOVABLE),
+        NEW_TIRE("newTire", Condition.NEW_TIRE),
+        INSERT("insert", Condition.INSERT),
+        INJECTOR("injector", Condition.INJECTOR),
+        GLOVES("gloves", Condition.GLOVES),
+        WET("wet", Condition.WET),
+        TWO_TURNS("twoTurns", Condition.TWO_TURNS),
+        SOAP_FIRST("soapFirst", Condition.SOAP_FIRST),
+        CORE_FIRST("coreFirst", Condition.CORE_FIRST),
+        COMPRESSOR("compressor", Condition.COMPRESSOR),
+        O_RING("ring", Condition.O_RING),
+        OVERNIGHT("overnight", Condition.OVERNIGHT);
+
+        private final String field;
+        private final Condition condition;
+
+        Tick(String field, Condition condition) {
+            this.field = field;
+            this.condition = condition;
+        }
+
+        public String field() {
+            return field;
+        }
+
+        /** Whether the bike or the wheel has it, so that it is asked once. */
+        public boolean ofWheel() {
+            return this == E_BIKE || this == DISC || this == CORE_REMOVABLE;
+        }
+
+        private boolean in(CardChoices usual) {
+            return switch (this) {
+                case E_BIKE -> usual.eBike();
+                case DISC -> usual.disc();
+                case CORE_REMOVABLE -> usual.coreRemovable();
+                case NEW_TIRE -> usual.newTire();
+                case INSERT -> usual.insert();
+                case INJECTOR -> usual.injector();
+                case GLOVES -> usual.gloves();
+                case WET -> usual.wet();
+                case TWO_TURNS -> usual.twoTurns();
+                case SOAP_FIRST -> usual.soapFirst();
+                case CORE_FIRST -> usual.coreFirst();
+                case COMPRESSOR -> usual.compressor();
+                case O_RING -> usual.ring();
+                case OVERNIGHT -> usual.overnight();
+            };
+        }
+    }
+
+    private boolean asks(Condition condition) {
+        return job.asked().contains(condition);
+    }
+
+    /** Two jobs are named after how the sealant goes in. */
+    public boolean asks(Tick tick) {
+        return asks(tick.condition) && !(tick == Tick.WET && (job == Job.FIT_DRY || job == Job.FIT_WET));
+    }
+
+    public boolean valve() {
+        return asks(Condition.SCHRADER) || asks(Condition.CORE_REMOVABLE);
+    }
+
+    public boolean hub() {
+        return asks(Condition.THRU_AXLE);
+    }
+
+    public boolean tapes() {
+        return asks(Condition.TAPE_OPPOSITE);
     }
 
     public boolean seats() {
@@ -61,11 +137,6 @@ public final class CardForm {
         return job.reaches(Milestone.TUBE_ON);
     }
 
-    /** Whether the rider chooses between dry and wet; two jobs are named after one of them. */
-    public boolean way() {
-        return asks("WET") && job != Job.FIT_DRY && job != Job.FIT_WET;
-    }
-
     public boolean takes(String milestone) {
         return job.reaches(Milestone.valueOf(milestone));
     }
@@ -74,58 +145,62 @@ public final class CardForm {
         return job.mounts();
     }
 
-    /** The choices; empty with faults in {@code reader}. */
-    Optional<CardChoices> read(FormReader reader) {
-        Optional<TapeStart> start = reader.choice("tapeStart", TapeStart.class);
-        Optional<Double> litres = chamber() ? reader.number("chamberL", ChargeChamber.CHAMBER_L) : Optional.empty();
-        Optional<Double> charged = chamber()
-                ? reader.quantity("chamberCharge", GaugePressure.READING_KPA, units.pressure(), null)
-                : Optional.empty();
+    /** What was asked and answered goes into {@code said}, under the names of {@link CardChoices}. */
+    void read(FormReader reader, ObjectNode said) {
+        for (Tick tick : Tick.values()) {
+            if (asks(tick)) {
+                said.put(tick.field, reader.ticked(tick.field));
+            }
+        }
+        choice(valve(), reader, "valveKind", ValveKind.class, said);
+        choice(hub(), reader, "hub", Hub.class, said);
+        choice(tapes(), reader, "tapeStart", TapeStart.class, said);
+        choice(tapes(), reader, "tapeMaterial", TapeMaterial.class, said)
+                .filter(material -> !material.seals())
+                .ifPresent(electrical -> reader.fault("tapeMaterial", "does-not-seal"));
+        choice(seats(), reader, "school", SeatingSchool.class, said);
+        choice(doses(), reader, "dose", DoseSchool.class, said);
+        choice(tube(), reader, "tubeKind", SetupKind.class, said)
+                .filter(SetupKind.TUBELESS::equals)
+                .ifPresent(none -> reader.fault("tubeKind", "unknown-value"));
+        if (chamber()) {
+            chamber(reader, said);
+        }
+        if (cartridge()) {
+            said.put("cartridgeG", reader.number("cartridgeG", Cartridge.MASS_G).orElse(null));
+        }
+        if (topsUp()) {
+            said.put(
+                    "topUpMl",
+                    reader.quantity("topUp", Measured.SEALANT.range(), units.volume(), null)
+                            .orElse(null));
+        }
+        ObjectNode from = said.putObject("from");
+        for (String field : List.of("sealant", "tape", "valve", "tube")) {
+            from.put(field, idText(reader, field));
+        }
+        from.put("insert", idText(reader, "insertItem"));
+    }
+
+    private static String idText(FormReader reader, String field) {
+        return id(reader, field).map(UUID::toString).orElse(null);
+    }
+
+    private void chamber(FormReader reader, ObjectNode said) {
+        Optional<Double> litres = reader.number("chamberL", ChargeChamber.CHAMBER_L);
+        Optional<Double> charged = reader.quantity("chamberCharge", GaugePressure.READING_KPA, units.pressure(), null);
         if (litres.isPresent() && charged.isEmpty() && !reader.isFaulty("chamberCharge")) {
             reader.fault("chamberCharge", Problem.MISSING);
         }
-        Optional<Double> grams = cartridge() ? reader.number("cartridgeG", Cartridge.MASS_G) : Optional.empty();
-        Optional<SeatingSchool> school = reader.choice("school", SeatingSchool.class);
-        Optional<DoseSchool> dose = reader.choice("dose", DoseSchool.class);
-        Optional<Double> topUp =
-                topsUp() ? reader.quantity("topUp", Measured.SEALANT.range(), units.volume(), null) : Optional.empty();
-        Optional<SetupKind> tubeKind = reader.choice("tubeKind", SetupKind.class);
-        tubeKind.filter(SetupKind.TUBELESS::equals).ifPresent(kind -> reader.fault("tubeKind", "unknown-value"));
-        CardChoices.FromShelf from = new CardChoices.FromShelf(
-                shelf(reader, "sealant"),
-                shelf(reader, "tape"),
-                shelf(reader, "valve"),
-                shelf(reader, "tube"),
-                shelf(reader, "insertItem"));
-        if (!reader.problems().isEmpty()) {
-            return Optional.empty();
-        }
-        CardChoices usual = CardChoices.USUAL;
-        return Optional.of(new CardChoices(
-                reader.ticked("eBike"),
-                reader.ticked("disc"),
-                reader.ticked("newTire"),
-                reader.ticked("insert"),
-                reader.ticked("coreRemovable"),
-                reader.ticked("injector"),
-                reader.ticked("wet"),
-                reader.ticked("twoTurns"),
-                start.orElse(usual.tapeStart()),
-                litres.orElse(null),
-                litres.isPresent() ? charged.orElse(null) : null,
-                reader.ticked("compressor"),
-                grams.orElse(null),
-                reader.ticked("ring"),
-                reader.ticked("overnight"),
-                school.orElse(usual.school()),
-                dose.orElse(usual.dose()),
-                topUp.orElse(null),
-                tubeKind.orElse(usual.tubeKind()),
-                from));
+        said.put("chamberL", litres.orElse(null));
+        said.put("chamberKpa", litres.isPresent() ? charged.orElse(null) : null);
     }
 
-    private static UUID shelf(FormReader reader, String field) {
-        return id(reader, field).orElse(null);
+    private static <E extends Enum<E>> Optional<E> choice(
+            boolean asked, FormReader reader, String field, Class<E> type, ObjectNode said) {
+        Optional<E> chosen = asked ? reader.choice(field, type) : Optional.empty();
+        chosen.ifPresent(found -> said.put(field.equals("valveKind") ? "valve" : field, found.name()));
+        return chosen;
     }
 
     /** The id in {@code field}, empty where nothing was chosen; a fault where it is none. */
@@ -144,17 +219,13 @@ public final class CardForm {
     /** The form as it stands before anybody touched it. */
     Map<String, String> texts(CardChoices usual) {
         Map<String, String> texts = new TreeMap<>();
-        tick(texts, "eBike", usual.eBike());
-        tick(texts, "disc", usual.disc());
-        tick(texts, "insert", usual.insert());
-        tick(texts, "coreRemovable", usual.coreRemovable());
-        tick(texts, "injector", usual.injector());
-        tick(texts, "wet", usual.wet());
-        tick(texts, "compressor", usual.compressor());
-        tick(texts, "ring", usual.ring());
-        tick(texts, "overnight", usual.overnight());
-        tick(texts, "twoTurns", usual.twoTurns());
+        for (Tick tick : Tick.values()) {
+            texts.put(tick.field, tick.in(usual) ? "on" : "");
+        }
+        texts.put("valveKind", usual.valve().name());
+        texts.put("hub", usual.hub() == null ? "" : usual.hub().name());
         texts.put("tapeStart", usual.tapeStart().name());
+        texts.put("tapeMaterial", usual.tapeMaterial().name());
         texts.put("chamberL", usual.chamberL() == null ? "" : Numbers.upTo(usual.chamberL(), 2));
         texts.put("chamberCharge", QuantityText.typed(usual.chamberKpa(), units.pressure()));
         texts.put("cartridgeG", usual.cartridgeG() == null ? "" : Numbers.upTo(usual.cartridgeG(), 1));
@@ -162,9 +233,5 @@ public final class CardForm {
         texts.put("dose", usual.dose().name());
         texts.put("tubeKind", usual.tubeKind().name());
         return texts;
-    }
-
-    private static void tick(Map<String, String> texts, String field, boolean ticked) {
-        texts.put(field, ticked ? "on" : "");
     }
 }

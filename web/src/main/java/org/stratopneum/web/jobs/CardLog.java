@@ -2,6 +2,7 @@ package org.stratopneum.web.jobs;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -13,12 +14,14 @@ import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.fit.TapePlan;
 import org.stratopneum.core.job.Condition;
+import org.stratopneum.core.job.Job;
 import org.stratopneum.core.job.Measured;
 import org.stratopneum.core.job.Milestone;
 import org.stratopneum.core.job.Step;
 import org.stratopneum.core.job.Walk;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.trailside.Chore;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogEntry;
@@ -37,10 +40,14 @@ class CardLog {
 
     private final Logbook logbook;
     private final SpareParts spares;
+    private final Bench bench;
+    private final FoundWork found;
 
-    CardLog(Logbook logbook, SpareParts spares) {
+    CardLog(Logbook logbook, SpareParts spares, Bench bench, FoundWork found) {
         this.logbook = logbook;
         this.spares = spares;
+        this.bench = bench;
+        this.found = found;
     }
 
     /** What is behind on this wheel and not in the log yet; the entries that were written. */
@@ -54,7 +61,40 @@ class CardLog {
                 written.add(id);
             }
         });
+        wheel.walk().reached().forEach(mark -> work(card, wheel, mark, rider));
         return written;
+    }
+
+    /** What was found is work of its own, with its day; the same mark again makes none a second time. */
+    private void work(Card card, Card.Wheel wheel, Walk.Mark mark, Rider rider) {
+        boolean tubed = wheel.now().tubed();
+        Job another = tubed ? Job.FIT_TUBE : Job.CHANGE_TIRE;
+        LocalDate day = LocalDate.ofInstant(last(wheel, mark).given().at(), rider.zoneId());
+        switch (mark.milestone()) {
+            case FOUND_PLUG -> work(card, wheel, Chore.PLUG_INSIDE, tubed ? Job.PATCH_TUBE : Job.PLUG_AND_PATCH, day);
+            case FOUND_CUT -> {
+                work(card, wheel, Chore.CUT_BOOT, Job.BOOT, day);
+                work(card, wheel, Chore.CUT_TIRE, another, day);
+            }
+            case FOUND_WORN -> work(card, wheel, Chore.WORN_TIRE, another, day);
+            case FOUND_TAPE -> work(card, wheel, Chore.TAPE_LOOK, tubed ? Job.FIT_TUBE : Job.RETAPE, day);
+            case FOUND_VALVE -> work(card, wheel, Chore.VALVE_LOOK, tubed ? Job.SWAP_TUBE : Job.SERVICE_VALVE, day);
+            case FOUND_RIM -> work(card, wheel, Chore.RIM_TO_A_MECHANIC, null, day);
+            case TRACES_SEEN -> work(card, wheel, Chore.DIP, Job.DIP, day);
+            case GAS_IN -> work(card, wheel, Chore.CO2_OUT, Job.ADD_AIR, day);
+            default -> {
+                // nothing that is left to do
+            }
+        }
+    }
+
+    private void work(Card card, Card.Wheel wheel, Chore chore, Job job, LocalDate day) {
+        String name = card.row().id() + " " + wheel.id() + " " + chore;
+        found.work(UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8)), wheel.id(), chore, job, day);
+    }
+
+    private static Walk.Taken last(Card.Wheel wheel, Walk.Mark mark) {
+        return wheel.walk().taken().get(mark.after() - 1);
     }
 
     private record Entry(LogDetail detail, LogSubject subject, Instant at, Double temperatureC) {}
@@ -63,7 +103,7 @@ class CardLog {
     private Map<UUID, Entry> behind(Card card, Card.Wheel wheel) {
         Map<UUID, Entry> behind = new LinkedHashMap<>();
         for (Walk.Mark mark : wheel.walk().reached()) {
-            Walk.Taken last = wheel.walk().taken().get(mark.after() - 1);
+            Walk.Taken last = last(wheel, mark);
             String place = mark.milestone() + " " + last.step().id();
             entries(card, wheel, mark, last.given().at())
                     .forEach(entry -> behind.put(id(card, wheel, place, entry), entry));
@@ -92,6 +132,9 @@ class CardLog {
                 .from(LogSource.JOB_CARD));
         if (entry.detail() instanceof LogDetail.RimTaped) {
             spares.tapeRim(wheel.now().rim().id());
+        }
+        if (entry.detail() instanceof LogDetail.TireFitted) {
+            bench.fitted(wheel.id(), wheel.setUp().valve(), wheel.setUp().coreRemovable());
         }
     }
 
@@ -129,6 +172,9 @@ class CardLog {
                 reading(wheel, mark, subject.readWith(card.hand().id()), Milestone.HOLD_STARTED);
             case TRACES_SEEN -> List.of(new Entry(new LogDetail.PunctureSealed(true), subject, at, null));
             case HOLD_ENDED -> reading(wheel, mark, subject.readWith(card.hand().id()), Milestone.HOLD_ENDED);
+            case DIPPED -> List.of(new Entry(new LogDetail.SealantDipped(depths(wheel, mark)), subject, at, null));
+            case THUMB_PRESSED, GAS_IN, FOUND_PLUG, FOUND_CUT, FOUND_WORN, FOUND_TAPE, FOUND_VALVE, FOUND_RIM ->
+                List.of();
         };
     }
 
@@ -170,10 +216,30 @@ class CardLog {
                     LogDetail detail = switch (what) {
                         case HOLD_STARTED -> new LogDetail.HoldStarted(row.value(), unit);
                         case HOLD_ENDED -> new LogDetail.HoldEnded(row.value(), unit);
-                        default -> new LogDetail.PressureRead(row.value(), unit, what == Milestone.PRESSURE_SET, null);
+                        default ->
+                            new LogDetail.PressureRead(
+                                    row.value(), unit, what == Milestone.PRESSURE_SET, null, thumb(wheel));
                     };
                     return new Entry(detail, subject, row.answeredAt(), row.temperatureC());
                 })
+                .toList();
+    }
+
+    /** What a thumb said on this card, or null. */
+    private static LogDetail.PressureRead.Thumb thumb(Card.Wheel wheel) {
+        return wheel.walk().taken().stream()
+                .filter(taken -> taken.step().text().equals("thumb"))
+                .map(taken ->
+                        LogDetail.PressureRead.Thumb.valueOf(taken.answer().name()))
+                .findFirst()
+                .orElse(null);
+    }
+
+    private static List<Double> depths(Card.Wheel wheel, Walk.Mark mark) {
+        return wheel.walk().taken().subList(0, mark.after()).stream()
+                .filter(taken ->
+                        taken.step().task() instanceof Step.Task.Measure measure && measure.what() == Measured.DEPTH)
+                .map(taken -> taken.given().value())
                 .toList();
     }
 

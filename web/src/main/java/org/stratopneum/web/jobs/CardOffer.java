@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -40,7 +41,6 @@ class CardOffer {
     private final Garage garage;
     private final SpareParts spares;
     private final CardSealant sealant;
-    private final Shelf shelf;
     private final ShelfWording shelfWording;
     private final Logbook logbook;
     private final Wording wording;
@@ -49,14 +49,12 @@ class CardOffer {
             Garage garage,
             SpareParts spares,
             CardSealant sealant,
-            Shelf shelf,
             ShelfWording shelfWording,
             Logbook logbook,
             Wording wording) {
         this.garage = garage;
         this.spares = spares;
         this.sealant = sealant;
-        this.shelf = shelf;
         this.shelfWording = shelfWording;
         this.logbook = logbook;
         this.wording = wording;
@@ -90,19 +88,19 @@ class CardOffer {
     }
 
     /** The form as it stands before anybody touched it. */
-    NewCardPage untouched(Stand stand, Job job, CardChoices before, Rider rider) {
+    NewCardPage untouched(Stand stand, Job job, Bench.Usual usual, List<ShelfItem> stock, Rider rider) {
         CardForm form = new CardForm(job, rider.units());
-        Map<String, String> texts = new TreeMap<>(form.texts(before));
+        Map<String, String> texts = new TreeMap<>(form.texts(usual.choices()));
         boolean inside =
                 stand.wheel().tire().filter(tire -> tire.fitted().insert()).isPresent();
         texts.put("insert", inside == (job == Job.INSERT) ? "" : "on");
-        List<ShelfItem> stock = shelf.available();
+        texts.put("newTire", "");
         if (form.topsUp()) {
             topUp(stand, rider, texts);
         }
         usualOf(stand.wheel(), job, stock, LocalDate.ofInstant(logbook.now(), rider.zoneId()))
                 .forEach((field, item) -> texts.putIfAbsent(field, item.id().toString()));
-        return page(stand, job, new FormView(texts, Map.of()), List.of(), stock, rider);
+        return page(stand, job, new FormView(texts, Map.of()), usual.known(), List.of(), stock, rider);
     }
 
     /** What brings the wheel back to a full filling, from the bottle that is in it already. */
@@ -153,6 +151,7 @@ class CardOffer {
             Stand stand,
             Job job,
             FormView form,
+            Set<String> known,
             List<NewCardPage.Blocked> blocked,
             List<ShelfItem> stock,
             Rider rider) {
@@ -164,6 +163,7 @@ class CardOffer {
                 job,
                 asked,
                 form,
+                known,
                 rider.units(),
                 stand.hasOther(),
                 asked.mounts()

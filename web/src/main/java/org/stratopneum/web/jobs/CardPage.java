@@ -73,8 +73,8 @@ public record CardPage(
      */
     public record Wait(String until, long seconds, boolean over) {}
 
-    /** @param unit symbol of what is typed; a pressure has units to choose from */
-    public record Measure(boolean pressure, boolean withTemperature, String unit, String temperatureUnit) {
+    /** @param label what is typed, with its unit; a pressure has units to choose from */
+    public record Measure(boolean pressure, boolean withTemperature, String label, String temperatureUnit) {
         public List<PressureUnit> units() {
             return List.of(PressureUnit.values());
         }

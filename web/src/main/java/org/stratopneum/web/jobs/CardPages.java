@@ -16,6 +16,7 @@ import org.stratopneum.core.job.Measured;
 import org.stratopneum.core.job.Step;
 import org.stratopneum.core.job.Walk;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.platform.drawing.ClockDrawing;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.FitWording;
@@ -121,20 +122,28 @@ class CardPages {
                 .toList();
     }
 
-    private static CardPage.Measure measure(Measured what, Rider rider) {
+    /** The rider's unit of what is no pressure. */
+    static RiderUnit unit(Measured what, Rider rider) {
+        return what == Measured.DEPTH ? rider.lengthUnit() : rider.volumeUnit();
+    }
+
+    private CardPage.Measure measure(Measured what, Rider rider) {
+        String label = what.isPressure()
+                ? wording.text("card.measure.pressure")
+                : wording.text(
+                        what == Measured.DEPTH ? "card.measure.depth" : "card.measure.volume",
+                        unit(what, rider).symbol());
         return new CardPage.Measure(
                 what.isPressure(),
                 what.withTemperature(),
-                what.isPressure()
-                        ? rider.pressureUnit().symbol()
-                        : rider.volumeUnit().symbol(),
+                label,
                 rider.temperatureUnit().symbol());
     }
 
     /** What goes in stands in its field already; a pressure has to be read. */
     private static FormView blank(Step step, Card.Wheel wheel, Rider rider) {
         String dose = step.amounts().stream()
-                .filter(amount -> amount == Amount.DOSE || amount == Amount.TOP_UP)
+                .filter(amount -> amount == Amount.DOSE || amount == Amount.TOP_UP || amount == Amount.TUBE_DOSE)
                 .flatMap(amount -> wheel.facts().amount(amount).stream())
                 .findFirst()
                 .map(amount -> QuantityText.typed((Double) amount, rider.volumeUnit()))
@@ -147,12 +156,7 @@ class CardPages {
                 wording.of("ending", ending),
                 wording.text("ending." + ending.name() + ".then"),
                 ending.isDone(),
-                ending == Ending.BLOCKED
-                        ? wheel.setUp()
-                                .fit()
-                                .map(check -> fits.of(check, rider.units()))
-                                .orElse(null)
-                        : null,
+                ending == Ending.BLOCKED ? fits.of(wheel.setUp().against(), List.of(), rider.units()) : null,
                 ending.next()
                         .map(job -> new CardPage.Next(job.name(), wording.of("job", job)))
                         .orElse(null),
@@ -182,11 +186,12 @@ class CardPages {
             return taken.answer() == Answer.DONE ? "" : words.answer(taken.step(), taken.answer());
         }
         if (!measure.what().isPressure()) {
-            return QuantityText.text(row.value(), rider.volumeUnit());
+            return QuantityText.text(row.value(), unit(measure.what(), rider));
         }
         PressureUnit unit = row.readIn() == null ? rider.pressureUnit() : row.readIn();
         String read = PressureText.number(unit.fromKpa(row.value()), unit) + " " + unit.symbol();
-        String judged = measure.heldAgainst() == null ? "" : ": " + words.answer(taken.step(), taken.answer());
+        boolean plain = measure.judge() == null || taken.answer() == Answer.PLAUSIBLE;
+        String judged = plain ? "" : ": " + words.answer(taken.step(), taken.answer());
         return read + judged;
     }
 

@@ -10,14 +10,20 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.check.Verdict;
+import org.stratopneum.core.job.Amount;
 import org.stratopneum.core.job.Condition;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.job.JobCase;
 import org.stratopneum.core.job.Milestone;
+import org.stratopneum.core.pressure.BikeAdvice;
+import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.FitParts;
 import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.parts.garage.SpareParts;
 import org.stratopneum.web.parts.shelf.Shelf;
@@ -25,8 +31,9 @@ import org.stratopneum.web.parts.shelf.ShelfItem;
 import org.stratopneum.web.parts.shelf.ShelfKind;
 import org.stratopneum.web.platform.fault.NotThereException;
 import org.stratopneum.web.pressure.AdvisedPressures;
-import org.stratopneum.web.pressure.BikeAdvisor;
+import org.stratopneum.web.pressure.TargetSetup;
 import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.sealant.SealantState;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -40,27 +47,42 @@ class CardReader {
     private final Garage garage;
     private final SpareParts spares;
     private final Shelf shelf;
-    private final BikeAdvisor advisor;
+    private final TargetSetup target;
+    private final CardSealant sealant;
+    private final Bench bench;
     private final JsonMapper json;
 
-    CardReader(CardMapper mapper, Garage garage, SpareParts spares, Shelf shelf, BikeAdvisor advisor, JsonMapper json) {
+    CardReader(
+            CardMapper mapper,
+            Garage garage,
+            SpareParts spares,
+            Shelf shelf,
+            TargetSetup target,
+            CardSealant sealant,
+            Bench bench,
+            JsonMapper json) {
         this.mapper = mapper;
         this.garage = garage;
         this.spares = spares;
         this.shelf = shelf;
-        this.advisor = advisor;
+        this.target = target;
+        this.sealant = sealant;
+        this.bench = bench;
         this.json = json;
     }
 
     /** @throws NotThereException when this rider has no such card */
     Card card(UUID id, Rider rider) {
         CardMapper.CardRow row = mapper.card(id).orElseThrow(NotThereException::new);
-        CardChoices choices = json.readValue(row.choices(), CardChoices.class);
+        CardChoices choices = bench.read(row.choices());
         List<CardMapper.WheelRow> wheels = mapper.wheels(id);
         List<CardMapper.AnswerRow> answers = mapper.answers(id);
         BikeState bike = garage.bikeOn(row.bikeId(), wheels.get(0).wheelsetId());
+        ShelfItem bottle = Optional.ofNullable(choices.from().sealant())
+                .flatMap(shelf::item)
+                .orElse(null);
         List<Card.Wheel> standing = wheels.stream()
-                .map(wheel -> wheel(row.job(), choices, wheel, bike, answers, rider))
+                .map(wheel -> wheel(row.job(), choices, wheel, bike, bottle, answers, rider))
                 .toList();
         return new Card(row, choices, bike.hand(), standing);
     }
@@ -70,16 +92,27 @@ class CardReader {
             CardChoices choices,
             CardMapper.WheelRow row,
             BikeState bike,
+            ShelfItem bottle,
             List<CardMapper.AnswerRow> answers,
             Rider rider) {
         WheelState now = bike.wheel(row.position()).orElseThrow();
         CardCase setUp = setUp(job, choices, now, row.tireId(), bike);
-        JobCase facts = setUp.jobCase(
-                holding(row.holding()), riding(bike, now, rider), bike.hand().fit());
         Map<String, CardMapper.AnswerRow> own = new HashMap<>();
         answers.stream()
                 .filter(answer -> answer.wheelId().equals(row.wheelId()))
                 .forEach(answer -> own.put(answer.step(), answer));
+        boolean dipped = job.names(Amount.TOP_UP) && own.containsKey("dip-3");
+        Double topUp = dipped
+                ? Optional.ofNullable(sealant.of(bike, rider).get(now.wheelId()))
+                        .map(SealantState::topUpMl)
+                        .orElse(null)
+                : null;
+        JobCase facts = setUp.jobCase(
+                holding(row.holding()),
+                advised(bike, setUp.goal(), rider),
+                topUp,
+                bottle,
+                bike.hand().fit());
         return Card.Wheel.of(row, now, setUp, facts, job, own);
     }
 
@@ -88,12 +121,17 @@ class CardReader {
         boolean on = tireId == null
                 || now.tire().filter(tire -> tire.id().equals(tireId)).isPresent();
         WheelState.Tire tire = on ? null : spares.tireFor(now.wheelId(), tireId).orElseThrow(NotThereException::new);
+        Double tapeMm = Optional.ofNullable(choices.from().tape())
+                .flatMap(shelf::item)
+                .map(ShelfItem::widthMm)
+                .orElse(null);
         return new CardCase(
                 job,
                 choices,
                 now,
                 tire,
-                parts(job, choices, now, bike.openings().at(now.position())));
+                parts(job, choices, now, bike.openings().at(now.position())),
+                tapeMm);
     }
 
     /** Valve and tube as they will be: those that the card takes, else those that are on. */
@@ -112,15 +150,24 @@ class CardReader {
         return Shelf.fitParts(parts, openingMm);
     }
 
-    GaugePressure riding(BikeState bike, WheelState wheel, Rider rider) {
-        return advisor.adviseUsual(bike)
-                .flatMap(advice -> AdvisedPressures.settable(advice, rider.pressureUnit()))
-                .map(told -> told.pressure(wheel.position()))
+    private CardCase.Advised advised(BikeState bike, WheelState goal, Rider rider) {
+        return target.advice(bike, goal)
+                .flatMap(advice -> AdvisedPressures.settable(advice, rider.pressureUnit())
+                        .map(told -> told.pressure(goal.position()))
+                        .map(riding -> advised(advice, goal.position(), riding)))
                 .orElse(null);
     }
 
-    String write(CardChoices choices) {
-        return json.writeValueAsString(choices);
+    private static CardCase.Advised advised(BikeAdvice advice, WheelPosition position, GaugePressure riding) {
+        WheelAdvice wheel = position == WheelPosition.REAR ? advice.rear() : advice.front();
+        PressureWindow window = wheel.window();
+        return new CardCase.Advised(
+                riding, window == null ? null : window.low(), window == null ? null : window.high());
+    }
+
+    /** What speaks against what the card would make of the wheel. */
+    List<Verdict> against(BikeState bike, CardCase setUp) {
+        return setUp.becomesTubeless() ? target.against(bike, setUp.goal(), setUp.parts()) : setUp.against();
     }
 
     String write(Set<Condition> holding) {
@@ -130,12 +177,5 @@ class CardReader {
     /** What held when the card was begun, as it was kept. */
     Set<Condition> holding(String kept) {
         return json.readValue(kept, CONDITIONS);
-    }
-
-    /** How the rider did the last job, as what is usual for the next. */
-    CardChoices usual() {
-        return mapper.lastChoices()
-                .map(text -> json.readValue(text, CardChoices.class))
-                .orElse(CardChoices.USUAL);
     }
 }

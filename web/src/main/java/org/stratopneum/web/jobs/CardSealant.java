@@ -8,7 +8,9 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.fleet.care.Care;
+import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.parts.shelf.Shelf;
 import org.stratopneum.web.parts.shelf.ShelfItem;
@@ -40,6 +42,11 @@ class CardSealant {
     Map<UUID, SealantState> of(BikeState bike, Rider rider) {
         Instant now = logbook.now();
         return dues.of(List.of(bike), care.all(), rider, now);
+    }
+
+    /** Whether the log knows of sealant that was in a wheel, with a tube or without one. */
+    boolean everIn(WheelState wheel) {
+        return !logbook.ofWheel(wheel.wheelId(), LogKind.SEALANT, 1).isEmpty();
     }
 
     /** One product per tire: another one is warned of or refused, as at a filling without a card. */

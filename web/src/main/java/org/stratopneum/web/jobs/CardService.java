@@ -143,7 +143,7 @@ class CardService {
     }
 
     private static Given measured(FormReader form, Measured what, PressureUnit unit, Rider rider, Instant now) {
-        QuantityUnit typedIn = what.isPressure() ? unit : rider.volumeUnit();
+        QuantityUnit typedIn = what.isPressure() ? unit : CardPages.unit(what, rider);
         Optional<Double> value = form.requiredQuantity("value", what.range(), typedIn, null);
         Double celsius = what.withTemperature()
                 ? form.quantity("temperature", Temperature.CELSIUS, rider.temperatureUnit(), null)

@@ -9,7 +9,8 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.Problem;
-import org.stratopneum.core.fit.TapeStart;
+import org.stratopneum.core.check.Verdict;
+import org.stratopneum.core.fit.TapePlan;
 import org.stratopneum.core.job.Amount;
 import org.stratopneum.core.job.Condition;
 import org.stratopneum.core.job.Job;
@@ -19,14 +20,15 @@ import org.stratopneum.web.parts.shelf.Shelf;
 import org.stratopneum.web.parts.shelf.ShelfItem;
 import org.stratopneum.web.parts.shelf.ShelfKind;
 import org.stratopneum.web.platform.fault.NotThereException;
-import org.stratopneum.web.platform.wording.FitText;
 import org.stratopneum.web.platform.wording.FitWording;
 import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.ProblemWording;
 import org.stratopneum.web.platform.wording.Wording;
+import org.stratopneum.web.pressure.TargetSetup;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Begins job cards: asks how the job is to be done, looks whether it may be done, and keeps the card. */
 @Service
@@ -38,6 +40,7 @@ class CardStartService {
     private final CardReader reader;
     private final CardOffer offer;
     private final CardSealant sealant;
+    private final Bench bench;
     private final Shelf shelf;
     private final Riders riders;
     private final Logbook logbook;
@@ -50,6 +53,7 @@ class CardStartService {
             CardReader reader,
             CardOffer offer,
             CardSealant sealant,
+            Bench bench,
             Shelf shelf,
             Riders riders,
             Logbook logbook,
@@ -60,6 +64,7 @@ class CardStartService {
         this.reader = reader;
         this.offer = offer;
         this.sealant = sealant;
+        this.bench = bench;
         this.shelf = shelf;
         this.riders = riders;
         this.logbook = logbook;
@@ -71,11 +76,23 @@ class CardStartService {
     /** @throws NotThereException when this rider has no such wheel */
     @Transactional(readOnly = true)
     NewCardPage page(UUID wheelId, Job job) {
-        return offer.untouched(offer.stand(wheelId, job), job, reader.usual(), riders.self());
+        CardOffer.Stand stand = offer.stand(wheelId, job);
+        List<ShelfItem> stock = shelf.available();
+        return offer.untouched(stand, job, bench.of(stand.wheel(), stock), stock, riders.self());
     }
 
     /** What came of beginning: the card, or the page again. */
     record Outcome(UUID card, NewCardPage again) {}
+
+    /** A card that is being begun. */
+    private record Beginning(
+            UUID id,
+            Job job,
+            CardOffer.Stand stand,
+            List<WheelState> wheels,
+            Bench.Usual usual,
+            List<ShelfItem> stock,
+            Rider rider) {}
 
     /**
      * @param newId what the card is kept under; the same id again changes nothing
@@ -87,52 +104,94 @@ class CardStartService {
         CardOffer.Stand stand = offer.stand(wheelId, job);
         FormReader form = new FormReader(typed);
         List<WheelState> wheels = form.ticked(BOTH) ? stand.pair() : List.of(stand.wheel());
-        Optional<CardChoices> choices = new CardForm(job, rider.units()).read(form);
-        Map<UUID, UUID> tires = tires(job, stand, wheels, form);
         List<ShelfItem> stock = shelf.available();
-        choices.ifPresent(found -> {
-            check(found, stock, stand.wheel(), form);
-            ShelfItem bottle = item(stock, found.from().sealant());
-            if (bottle != null && job.names(Amount.TOP_UP)) {
-                List<UUID> ids = wheels.stream().map(WheelState::wheelId).toList();
-                sealant.check(stand.bike(), ids, bottle, form, rider);
-            }
-        });
+        Beginning beginning = new Beginning(newId, job, stand, wheels, bench.of(stand.wheel(), stock), stock, rider);
+        ObjectNode said = bench.nothing();
+        new CardForm(job, rider.units()).read(form, said);
+        Map<UUID, UUID> tires = tires(job, stand, wheels, form);
+        List<Planned> planned = form.problems().isEmpty() ? planned(beginning, said, tires) : List.of();
+        check(beginning, planned, form);
         if (!form.problems().isEmpty()) {
             FormView view =
                     new FormView(typed, problemWording.messages(form.problems().list()));
-            return new Outcome(null, offer.page(stand, job, view, List.of(), stock, rider));
+            return new Outcome(null, again(beginning, view, List.of()));
         }
-        List<NewCardPage.Blocked> blocked = new ArrayList<>();
-        List<CardMapper.WheelRow> rows = new ArrayList<>();
-        for (WheelState wheel : wheels) {
-            UUID tire = tires.get(wheel.wheelId());
-            CardCase setUp = reader.setUp(job, choices.orElseThrow(), wheel, tire, stand.bike());
-            if (setUp.blocked() && job.asked().contains(Condition.BLOCKED)) {
-                blocked.add(blocked(wheel, setUp, rider));
-            }
-            ShelfItem bottle = item(stock, choices.orElseThrow().from().sealant());
-            String holding = reader.write(setUp.holding(bottle));
-            rows.add(new CardMapper.WheelRow(newId, wheel.wheelId(), wheel.position(), null, tire, holding));
-        }
+        List<NewCardPage.Blocked> blocked = planned.stream()
+                .map(each -> blocked(beginning, each))
+                .flatMap(Optional::stream)
+                .toList();
         if (!blocked.isEmpty()) {
-            return new Outcome(null, offer.page(stand, job, new FormView(typed, Map.of()), blocked, stock, rider));
+            return new Outcome(null, again(beginning, new FormView(typed, Map.of()), blocked));
         }
-        keep(newId, job, stand, choices.orElseThrow(), rows);
+        keep(beginning, planned, said);
         return new Outcome(newId, null);
     }
 
-    private void keep(UUID id, Job job, CardOffer.Stand stand, CardChoices choices, List<CardMapper.WheelRow> rows) {
-        if (mapper.insert(id, job, stand.bike().id(), reader.write(choices), logbook.now()) == 1) {
-            rows.forEach(row -> mapper.insertWheel(row.cardId(), row.wheelId(), row.tireId(), row.holding()));
+    private NewCardPage again(Beginning beginning, FormView view, List<NewCardPage.Blocked> blocked) {
+        return offer.page(
+                beginning.stand,
+                beginning.job,
+                view,
+                beginning.usual.known(),
+                blocked,
+                beginning.stock,
+                beginning.rider);
+    }
+
+    /** A wheel with what the card is done with on it. */
+    private record Planned(WheelState wheel, UUID tire, CardChoices choices, CardCase setUp) {}
+
+    private List<Planned> planned(Beginning beginning, ObjectNode said, Map<UUID, UUID> tires) {
+        List<Planned> planned = new ArrayList<>();
+        for (WheelState wheel : beginning.wheels) {
+            boolean asked = wheel.wheelId().equals(beginning.stand.wheel().wheelId());
+            CardChoices choices = bench.with(beginning.usual.choices(), said);
+            if (!asked) {
+                // what the other wheel is known to have differs from what was said of this one
+                choices = bench.with(choices, bench.ofWheel(wheel));
+            }
+            UUID tire = tires.get(wheel.wheelId());
+            CardCase setUp = reader.setUp(beginning.job, choices, wheel, tire, beginning.stand.bike());
+            planned.add(new Planned(wheel, tire, choices, setUp));
+        }
+        return planned;
+    }
+
+    private void keep(Beginning beginning, List<Planned> planned, ObjectNode said) {
+        UUID bike = beginning.stand.bike().id();
+        Planned asked = planned.stream()
+                .filter(each ->
+                        each.wheel().wheelId().equals(beginning.stand.wheel().wheelId()))
+                .findFirst()
+                .orElseThrow();
+        String choices = bench.write(asked.choices());
+        if (mapper.insert(beginning.id, beginning.job, bike, choices, logbook.now()) == 1) {
+            ShelfItem bottle = item(beginning.stock, asked.choices().from().sealant());
+            for (Planned each : planned) {
+                boolean sealedBefore = sealant.everIn(each.wheel());
+                String holding = reader.write(each.setUp().holding(bottle, sealedBefore));
+                mapper.insertWheel(beginning.id, each.wheel().wheelId(), each.tire(), holding);
+            }
+            boolean stays = planned.stream().noneMatch(each -> each.setUp().otherValve());
+            bench.keep(bike, List.of(asked.wheel().wheelId()), said, stays);
         }
     }
 
-    private NewCardPage.Blocked blocked(WheelState wheel, CardCase setUp, Rider rider) {
-        FitText text = setUp.fit()
-                .map(check -> fits.of(check, rider.units()))
-                .orElseGet(() -> new FitText(List.of(), List.of(), ""));
-        return new NewCardPage.Blocked(wording.of("position", wheel.position()), text);
+    /** What blocks is mended by changing something: the card is not begun, and it is said what would do instead. */
+    private Optional<NewCardPage.Blocked> blocked(Beginning beginning, Planned planned) {
+        if (!beginning.job.asked().contains(Condition.BLOCKED)) {
+            return Optional.empty();
+        }
+        List<Verdict> against = reader.against(beginning.stand.bike(), planned.setUp());
+        if (!planned.setUp().blocked() && !TargetSetup.blocks(against)) {
+            return Optional.empty();
+        }
+        boolean tubeInstead =
+                planned.setUp().becomesTubeless() && planned.wheel().tubed();
+        return Optional.of(new NewCardPage.Blocked(
+                wording.of("position", planned.wheel().position()),
+                fits.of(against, List.of(), beginning.rider.units()),
+                tubeInstead ? planned.wheel().wheelId() : null));
     }
 
     /** For each wheel the tire that goes on, or that is on; a fault where one has to go on and there is none. */
@@ -160,21 +219,40 @@ class CardStartService {
         return tires;
     }
 
-    /** What is taken has to lie on the shelf, and a start that counts spokes has to know them. */
-    private static void check(CardChoices choices, List<ShelfItem> stock, WheelState wheel, FormReader form) {
-        CardChoices.FromShelf from = choices.from();
-        lies(stock, from.sealant(), ShelfKind.SEALANT, "sealant", form);
-        lies(stock, from.tape(), ShelfKind.TAPE, "tape", form);
-        lies(stock, from.valve(), ShelfKind.VALVE, "valve", form);
-        lies(stock, from.tube(), ShelfKind.TUBE, "tube", form);
-        lies(stock, from.insert(), ShelfKind.INSERT, "insertItem", form);
-        if (choices.tapeStart() == TapeStart.THREE_HOLES && wheel.rim().spokes() == null) {
-            form.fault("tapeStart", "spokes-missing");
+    /** What is taken has to lie on the shelf, and tape has to go with the bed. */
+    private void check(Beginning beginning, List<Planned> planned, FormReader form) {
+        lies(beginning.stock, form, ShelfKind.SEALANT, "sealant");
+        lies(beginning.stock, form, ShelfKind.TAPE, "tape");
+        lies(beginning.stock, form, ShelfKind.VALVE, "valve");
+        lies(beginning.stock, form, ShelfKind.TUBE, "tube");
+        lies(beginning.stock, form, ShelfKind.INSERT, "insertItem");
+        for (Planned each : planned) {
+            if (each.setUp().needsSpokes() && !form.isFaulty("tapeStart")) {
+                form.fault("tapeStart", "spokes-missing");
+            }
+            if (new CardForm(beginning.job, beginning.rider.units()).tapes() && !form.isFaulty("tape")) {
+                each.setUp()
+                        .tapeFit()
+                        .filter(fit -> fit == TapePlan.Fit.TOO_NARROW || fit == TapePlan.Fit.TOO_WIDE)
+                        .ifPresent(fit ->
+                                form.fault("tape", fit == TapePlan.Fit.TOO_WIDE ? "tape-too-wide" : "tape-too-narrow"));
+            }
+        }
+        ShelfItem bottle = planned.isEmpty()
+                ? null
+                : item(beginning.stock, planned.get(0).choices().from().sealant());
+        if (bottle != null && beginning.job.names(Amount.TOP_UP)) {
+            List<UUID> ids = beginning.wheels.stream().map(WheelState::wheelId).toList();
+            sealant.check(beginning.stand.bike(), ids, bottle, form, beginning.rider);
         }
     }
 
-    private static void lies(List<ShelfItem> stock, UUID id, ShelfKind kind, String field, FormReader form) {
-        boolean lies = id == null || stock.stream().anyMatch(item -> item.id().equals(id) && item.kind() == kind);
+    private static void lies(List<ShelfItem> stock, FormReader form, ShelfKind kind, String field) {
+        if (form.isBlank(field) || form.isFaulty(field)) {
+            return;
+        }
+        boolean lies =
+                stock.stream().anyMatch(item -> item.id().toString().equals(form.text(field)) && item.kind() == kind);
         if (!lies) {
             form.fault(field, "not-on-the-shelf");
         }

@@ -78,6 +78,8 @@ class CardWording {
                     ? Numbers.fixed(length.mm() / MM_PER_M, 2) + " m"
                     : QuantityText.size(length.mm(), units.length());
         }
-        return QuantityText.text((Double) quantity, units.volume());
+        return quantity instanceof Integer count
+                ? String.valueOf(count)
+                : QuantityText.text((Double) quantity, units.volume());
     }
 }

@@ -80,9 +80,23 @@ public sealed interface LogDetail
      * @param readIn the unit that was read
      * @param afterInflation whether this is the first reading after pumping or letting out
      * @param toldKpa what the advice said at that moment (kPa gauge), or null where nobody asked
+     * @param thumb what a thumb said of the tire before it was read, or null
      */
-    record PressureRead(double gaugeKpa, PressureUnit readIn, boolean afterInflation, Double toldKpa)
+    record PressureRead(double gaugeKpa, PressureUnit readIn, boolean afterInflation, Double toldKpa, Thumb thumb)
             implements GaugeRead {
+
+        /** A thumb pressed into the tread with full weight. */
+        public enum Thumb {
+            RIM_FELT,
+            RIM_JUST_NOT_FELT,
+            HARDLY_GIVES
+        }
+
+        /** Without a thumb. */
+        public PressureRead(double gaugeKpa, PressureUnit readIn, boolean afterInflation, Double toldKpa) {
+            this(gaugeKpa, readIn, afterInflation, toldKpa, null);
+        }
+
         public PressureRead {
             Problems problems = new Problems();
             problems.check("gaugeKpa", gaugeKpa, GaugePressure.TIRE_KPA);
@@ -92,7 +106,7 @@ public sealed interface LogDetail
 
         @Override
         public GaugeRead reread(double kpa, PressureUnit unit) {
-            return new PressureRead(kpa, unit, afterInflation, toldKpa);
+            return new PressureRead(kpa, unit, afterInflation, toldKpa, thumb);
         }
 
         @Override

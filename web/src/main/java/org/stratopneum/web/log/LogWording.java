@@ -227,6 +227,9 @@ public class LogWording {
             String told = PressureText.text(GaugePressure.kpa(asked.toldKpa()), asked.readIn());
             notes.add(wording.text("log.note.told", told));
         }
+        if (detail instanceof LogDetail.PressureRead pressed && pressed.thumb() != null) {
+            notes.add(wording.of("log.thumb", pressed.thumb()));
+        }
         if (detail instanceof LogDetail.GaugeRead read) {
             if (row.temperatureC() != null) {
                 notes.add(QuantityText.text(row.temperatureC(), rider.temperatureUnit()));

@@ -56,10 +56,10 @@ class JobCardAtTheBenchTest {
             card = bench.driver().getCurrentUrl();
             beside = JobCard.at(guest, card.substring(site.address().length()));
 
-            beside.goTo("air-out");
+            beside.goTo("lever-at-valve");
             bench.open(card);
-            assertThat(bench.text(".clock figcaption")).isEqualTo("valve at 4 o'clock");
-            assertThat(bench.find(".clock g").getAttribute("transform")).isEqualTo("rotate(-60)");
+            assertThat(bench.text(".clock figcaption")).isEqualTo("valve at 12 o'clock");
+            assertThat(bench.find(".clock g").getAttribute("transform")).isEqualTo("rotate(180)");
             assertThat(bench.text(".card-step")).contains("Why:", "Caution.");
             beside.goTo("seat-pump.up");
             bench.open(card);

@@ -213,10 +213,10 @@ class JobCardTest {
         rider.post(card.path() + "/take-back", Map.of("wheel", id, "step", "air-out"));
         assertThat(card.step()).isEqualTo("air-out");
 
-        card.goTo("tube-out");
+        card.goTo("rim-sound");
         var late = rider.post(card.path() + "/take-back", Map.of("wheel", id, "step", "bead-lifts"));
         assertThat(late.headers().firstValue("Location").orElse("")).contains("notice=not-taken-back");
-        assertThat(card.step()).isEqualTo("tube-out");
+        assertThat(card.step()).isEqualTo("rim-sound");
         assertThat(rider.get(card.path() + "?notice=not-taken-back").body()).contains("put it right in the log");
     }
 

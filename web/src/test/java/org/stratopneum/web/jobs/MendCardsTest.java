@@ -86,7 +86,7 @@ class MendCardsTest {
         look.answer("answer", "OBJECT_FOUND");
         look.goToTheEnd();
         assertThat(rider.get("/log").body())
-                .contains("traces on frame or fork: a hole sealed itself", "Prevention look: Done");
+                .contains("traces on frame or fork: a hole sealed itself", "Tire inspection: Done");
 
         int before = traces(rider);
         JobCard.begin(rider, rear(rider), Job.PREVENTION_LOOK.name()).goToTheEnd();
