@@ -82,6 +82,23 @@ export function next(rules, stop) {
   );
 }
 
+/** Whether what is in a bag that nobody counted decides which step comes next. */
+export function bagMatters(rules, stop) {
+  const counts = (each) => Object.fromEntries(rules.items.map(({ code }) => [code, each]));
+  const none = { ...stop, bag: { counts: {}, charges: [], headShuts: true, pump: null } };
+  const charge = { grams: rules.air.usualG, left: 1 };
+  const all = {
+    ...stop,
+    bag: {
+      counts: counts(2),
+      charges: [charge, charge],
+      headShuts: true,
+      pump: Object.keys(stop.air.pumps)[0] ?? null,
+    },
+  };
+  return next(rules, none) !== next(rules, all);
+}
+
 /** With what a rung can put air in; the usual way first. */
 export function ways(rules, stop, rung) {
   const known = [];

@@ -4,6 +4,7 @@
 const device = await import(document.getElementById("module-device").href);
 
 const MINE = "/trailside/mine.json";
+const CARDS = "/trailside/cards.json";
 const LOG = "/trailside/log";
 const AGAIN_AFTER_MS = 5 * 60 * 1000;
 const PATIENCE_MS = 20_000;
@@ -13,8 +14,8 @@ function tell() {
   window.dispatchEvent(new Event("device-changed"));
 }
 
-async function ask() {
-  const answer = await fetch(MINE, { cache: "no-store", signal: AbortSignal.timeout(PATIENCE_MS) });
+async function ask(what) {
+  const answer = await fetch(what, { cache: "no-store", signal: AbortSignal.timeout(PATIENCE_MS) });
   if (!answer.ok) {
     throw new Error(`answered ${answer.status}`);
   }
@@ -39,7 +40,7 @@ let refreshing;
 async function refreshOnce() {
   let mine;
   try {
-    mine = await ask();
+    mine = await ask(MINE);
   } catch {
     return null;
   }
@@ -54,7 +55,8 @@ async function refreshOnce() {
     if (before !== undefined && before.rider.id !== mine.rider.id) {
       await device.forget("stop");
     }
-    const kept = { ...mine, fetched: Date.now() };
+    const cards = await ask(CARDS).catch(() => before?.cards ?? []);
+    const kept = { ...mine, cards, fetched: Date.now() };
     delete kept.token;
     await device.keep("mine", kept);
   }
@@ -112,6 +114,95 @@ async function sendAll() {
   }
   await refresh();
   return all;
+}
+
+const REACH_MS = 2500;
+
+/** Whether the server can be reached now; a bar of signal that carries nothing is no signal. */
+export async function reached() {
+  if (!navigator.onLine) {
+    return false;
+  }
+  try {
+    const answer = await fetch(LOG, { method: "HEAD", cache: "no-store", signal: AbortSignal.timeout(REACH_MS) });
+    return answer.status < 500;
+  } catch {
+    return false;
+  }
+}
+
+/** A reading of a wheel waits to be sent. */
+export async function waitFor(mine, bike, wheel, { words, ...read }) {
+  await device.wait({
+    rider: mine.rider.id,
+    name: mine.rider.name,
+    state: "WAITS",
+    words,
+    body: {
+      id: crypto.randomUUID(),
+      kind: "READING",
+      bikeId: bike.id,
+      wheelId: wheel.id,
+      tireId: wheel.tire,
+      at: new Date().toISOString(),
+      ...read,
+    },
+  });
+  send();
+}
+
+// A reading that is typed on the first page while the server is out of reach is not lost: it waits on this device.
+for (const form of document.querySelectorAll("form[data-readings]")) {
+  let settled = false;
+  form.addEventListener("submit", async (event) => {
+    if (settled) {
+      return;
+    }
+    event.preventDefault();
+    const { submitter } = event;
+    const mine = await device.kept("mine").catch(() => undefined);
+    const bike = mine?.bikes.find((one) => one.id === form.dataset.readings);
+    if (bike === undefined || (await reached())) {
+      settled = true;
+      form.requestSubmit(submitter);
+      settled = false;
+      return;
+    }
+    await keepReadings(form, submitter, mine, bike);
+  });
+}
+
+async function keepReadings(form, submitter, mine, bike) {
+  const asTold = submitter?.hasAttribute("formaction") ?? false;
+  const unit = [mine.rider.unit, mine.rider.beside].find((one) => one.code === form.elements.unit.value);
+  const said = form.parentElement.querySelector("[data-kept]");
+  const fault = form.parentElement.querySelector("[data-not-kept]");
+  const read = [];
+  for (const side of ["rear", "front"]) {
+    const wheel = bike.wheels.find((one) => one.position === side.toUpperCase());
+    const name = asTold ? `told${side[0].toUpperCase()}${side.slice(1)}` : side;
+    const typed = form.elements[name]?.value.trim() ?? "";
+    const value = Number(typed.replace(",", "."));
+    if (typed !== "" && wheel !== undefined) {
+      read.push({ side, wheel, typed, value });
+    }
+  }
+  const wrong =
+    unit === undefined || read.some(({ value }) => !Number.isFinite(value) || value < 0 || value * unit.kpa > 1200);
+  said.hidden = wrong || read.length === 0;
+  fault.hidden = !wrong && read.length > 0;
+  if (wrong) {
+    return;
+  }
+  for (const { side, wheel, typed, value } of read) {
+    await waitFor(mine, bike, wheel, {
+      words: `${bike.name}, ${wheel.label}: ${typed} ${unit.symbol}`,
+      kpa: value * unit.kpa,
+      unit: unit.code,
+      after: asTold,
+    });
+    form.elements[side].value = "";
+  }
 }
 
 /** What waits of this rider. */

@@ -65,6 +65,9 @@ export function air(rung) {
       make("p", { class: "label" }, say("air.left", left(filled.left))),
     );
   }
+  if (used === "GAS" && filled.parts.length > 0) {
+    lines.push(make("ul", { class: "said", id: "gas" }, ...trail.rules.gas.map((line) => make("li", {}, line))));
+  }
   if (used === "GAS" && wheel().wheel?.curdles) {
     lines.push(make("p", { class: "caution" }, wheel().wheel.curdles));
   }

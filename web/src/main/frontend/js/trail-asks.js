@@ -1,12 +1,14 @@
 // What is asked while the minute runs: which wheel, where and how large the hole is, the liquid, and the bag.
 
 const at = (id) => document.getElementById(id).href;
-const [{ button, make }, { save, take, tires, trail, wheel, wheels }, { say }, bags] = await Promise.all([
-  import(at("module-page")),
-  import(at("module-stop")),
-  import(at("module-words")),
-  import(at("module-bag")),
-]);
+const [{ button, make }, { keepBag, save, take, tires, trail, wheel, wheels }, { say }, bags, { asksBag, toggles }] =
+  await Promise.all([
+    import(at("module-page")),
+    import(at("module-stop")),
+    import(at("module-words")),
+    import(at("module-bag")),
+    import(at("module-step")),
+  ]);
 
 function question(name, title, answers, answered) {
   const asking = !trail.told.asked[name] || trail.open.has(`ask-${name}`);
@@ -125,8 +127,16 @@ export function meanwhile() {
       ].filter((part) => part !== null),
       sealant.find((one) => one.code === is).words,
     ),
-    question("bag", say("bag"), bag(), bags.inBag({ rules: trail.rules, say, bag: trail.told.stop.bag })),
+    bagQuestion(stop),
   );
+}
+
+/** A bag that nobody counted is asked for with a touch each; a known one can be put right piece by piece. */
+function bagQuestion(stop) {
+  if (stop.bag.unknown) {
+    return asksBag() ? null : question("bag", say("bag"), toggles(), "");
+  }
+  return question("bag", say("bag"), bag(), bags.inBag({ rules: trail.rules, say, bag: stop.bag }));
 }
 
 function otherTire() {
@@ -165,7 +175,7 @@ function bag() {
     rules: trail.rules,
     say,
     bag: trail.told.stop.bag,
-    note: now.bike?.bag && !trail.told.bagChanged ? say("bag.preset", now.bike.counted) : say("bag.unknown"),
+    note: now.bike?.bag && !trail.told.bagChanged ? say("bag.preset", now.bike.counted) : say("bag.said"),
     pumps: Object.keys(trail.told.stop.air.pumps),
     usualG: trail.told.grams ?? trail.rules.air.usualG,
     change: (altered, each) => {
@@ -180,6 +190,7 @@ function bag() {
     right: async () => {
       trail.told.asked.bag = true;
       trail.open.delete("ask-bag");
+      await keepBag();
       await save();
       trail.draw();
     },

@@ -103,3 +103,41 @@ export function bagPanel({ rules, say, bag, note, pumps: known, usualG, change, 
     button(say("bag.right"), right, { class: "act act-trail act-main", "data-act": "bag-right" }),
   ];
 }
+
+/** What riders usually carry, and how much of it where nobody counts. */
+const USUAL = { PLUG: 2, TUBE: 1, PATCH: 2, BOOT: 1 };
+
+/** Asks with one touch each what is in a bag that nobody counted. */
+export function bagToggles({ rules, say, bag, pumps, change, right }) {
+  const has = (code) =>
+    code === "GAS" ? bag.charges.length > 0 : code === "PUMP" ? bag.pump !== null : (bag.counts[code] ?? 0) > 0;
+  const usualPump = pumps.includes("ROUND") ? "ROUND" : (pumps[0] ?? null);
+  const toggle = (code) => {
+    const on = !has(code);
+    if (code === "GAS") {
+      return change({ charges: on ? [{ grams: rules.air.usualG, left: 1 }] : [] });
+    }
+    if (code === "PUMP") {
+      return change({ pump: on ? usualPump : null });
+    }
+    return change({ counts: { ...bag.counts, [code]: on ? USUAL[code] : 0 } });
+  };
+  return [
+    make("p", {}, say("bag.toggles")),
+    make(
+      "div",
+      { class: "trail-choices", role: "group", "aria-label": say("bag") },
+      ...["PLUG", "TUBE", "PATCH", "BOOT", "GAS", "PUMP"].map((code) =>
+        button(say(`bag.has.${code}`), () => toggle(code), {
+          "aria-pressed": String(has(code)),
+          "data-has": code,
+        }),
+      ),
+    ),
+    make(
+      "div",
+      { class: "trail-answers" },
+      button(say("bag.toggles.done"), right, { class: "act act-trail act-main", "data-act": "bag-known" }),
+    ),
+  ];
+}

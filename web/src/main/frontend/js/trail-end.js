@@ -1,16 +1,23 @@
 // How the stop ended, what is left to do at home, and what is written.
 
 const at = (id) => document.getElementById(id).href;
-const [device, outbox, ladder, { button, make }, { anew, save, trail, wheel }, { say, units }, { back, cautions }] =
-  await Promise.all([
-    import(at("module-device")),
-    import(at("module-outbox")),
-    import(at("module-ladder")),
-    import(at("module-page")),
-    import(at("module-stop")),
-    import(at("module-words")),
-    import(at("module-step")),
-  ]);
+const [
+  device,
+  outbox,
+  ladder,
+  { button, gaugeRead, make },
+  { anew, save, trail, wheel },
+  { say, units },
+  { back, cautions },
+] = await Promise.all([
+  import(at("module-device")),
+  import(at("module-outbox")),
+  import(at("module-ladder")),
+  import(at("module-page")),
+  import(at("module-stop")),
+  import(at("module-words")),
+  import(at("module-step")),
+]);
 
 /** Fields whose content was written down: they begin empty again. */
 export const sent = new Set();
@@ -151,26 +158,14 @@ function newReading(unit) {
       novalidate: true,
       onsubmit: async (event) => {
         event.preventDefault();
-        const value = Number(field.value.trim().replace(",", "."));
-        if (
-          field.value.trim() === "" ||
-          !Number.isFinite(value) ||
-          value < 0 ||
-          value * unit.kpa > trail.rules.air.mostReadingKpa
-        ) {
-          fault.textContent = say(
-            "reading.fault",
-            0,
-            Math.floor(trail.rules.air.mostReadingKpa / unit.kpa),
-            unit.symbol,
-          );
-          field.setAttribute("aria-invalid", "true");
+        const kpa = gaugeRead(field, fault, { say, unit, mostKpa: trail.rules.air.mostReadingKpa });
+        if (kpa === null) {
           return;
         }
         sent.add("reading");
         await write(
           "READING",
-          { kpa: value * unit.kpa, unit: unit.code },
+          { kpa, unit: unit.code },
           say("kind.READING", wheel().label, `${field.value.trim()} ${unit.symbol}`),
         );
       },

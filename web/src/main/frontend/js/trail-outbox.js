@@ -1,9 +1,25 @@
 // What waits on this device to be sent, and what can be done with it.
 
-const { button, make } = await import(document.getElementById("module-page").href);
+const at = (id) => document.getElementById(id).href;
+const [device, outbox, { button, make }] = await Promise.all([
+  import(at("module-device")),
+  import(at("module-outbox")),
+  import(at("module-page")),
+]);
 
-/** This rider's one by one; of another rider only how many. */
-export function outboxPanel({ waiting, rider, say, time, again, dropIt, send }) {
+async function again(entry, body) {
+  await device.change({ ...entry, state: "WAITS", body: { ...entry.body, ...body } });
+  await outbox.send();
+}
+
+/** This rider's one by one; of another rider only how many. `changed` is called once something was dropped. */
+export function outboxPanel({ waiting, rider, say, time, changed }) {
+  const dropIt = async (...entries) => {
+    for (const entry of entries) {
+      await device.drop(entry.nr);
+    }
+    await changed();
+  };
   if (waiting.length === 0) {
     return null;
   }
@@ -54,6 +70,6 @@ export function outboxPanel({ waiting, rider, say, time, again, dropIt, send }) 
           make("p", {}, say("other-rider", others.length, others[0].name)),
           button(say("drop"), () => dropIt(...others), { "data-act": "drop-others" }),
         ),
-    own.some((entry) => entry.state === "WAITS") ? button(say("send"), send, { id: "send" }) : null,
+    own.some((entry) => entry.state === "WAITS") ? button(say("send"), () => outbox.send(), { id: "send" }) : null,
   );
 }

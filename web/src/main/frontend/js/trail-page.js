@@ -87,3 +87,15 @@ export function strokes(count) {
 export function grams(value) {
   return Number(value.toFixed(1)).toString();
 }
+
+/** What was typed into `field` (kPa), or null with its fault said. */
+export function gaugeRead(field, fault, { say, unit, mostKpa }) {
+  const typed = field.value.trim();
+  const value = Number(typed.replace(",", "."));
+  if (typed !== "" && Number.isFinite(value) && value >= 0 && value * unit.kpa <= mostKpa) {
+    return value * unit.kpa;
+  }
+  fault.textContent = say("reading.fault", 0, Math.floor(mostKpa / unit.kpa), unit.symbol);
+  field.setAttribute("aria-invalid", "true");
+  return null;
+}

@@ -1,13 +1,15 @@
 // The step to take now: what to do, until when, what can hurt, and the answers.
 
 const at = (id) => document.getElementById(id).href;
-const [ladder, { button, drawing, make }, { holds, save, step, trail }, { say }, { air }] = await Promise.all([
-  import(at("module-ladder")),
-  import(at("module-page")),
-  import(at("module-stop")),
-  import(at("module-words")),
-  import(at("module-air")),
-]);
+const [ladder, { button, drawing, make }, { holds, keepBag, save, step, trail }, { say }, { air }, bags] =
+  await Promise.all([
+    import(at("module-ladder")),
+    import(at("module-page")),
+    import(at("module-stop")),
+    import(at("module-words")),
+    import(at("module-air")),
+    import(at("module-bag")),
+  ]);
 
 let minute;
 
@@ -20,7 +22,47 @@ export function cautions(list) {
   return list.map(({ words }) => make("p", { class: "caution" }, make("strong", {}, `${say("caution")} `), words));
 }
 
+/** What is in a bag that nobody counted, asked once and kept. */
+export function toggles() {
+  return bags.bagToggles({
+    rules: trail.rules,
+    say,
+    bag: trail.told.stop.bag,
+    pumps: Object.keys(trail.told.stop.air.pumps),
+    change: async (altered) => {
+      trail.told.stop = { ...trail.told.stop, bag: { ...trail.told.stop.bag, ...altered } };
+      await save();
+      trail.draw();
+    },
+    right: async () => {
+      trail.told.asked.bag = true;
+      await keepBag();
+      await save();
+      trail.draw();
+    },
+  });
+}
+
+/** Whether the bag has to be known before anything else can be told. */
+export function asksBag() {
+  return Boolean(trail.told.stop.bag.unknown) && ladder.bagMatters(trail.rules, trail.told.stop);
+}
+
+function bagPanel() {
+  return make(
+    "section",
+    { id: "step", class: "trail-step", "data-code": "bag" },
+    make("p", { class: "label" }, say("step", trail.told.before.length + 1)),
+    make("h2", { tabindex: "-1" }, say("bag")),
+    ...toggles(),
+    make("div", { class: "trail-answers trail-small" }, back()),
+  );
+}
+
 export function stepPanel() {
+  if (asksBag()) {
+    return bagPanel();
+  }
   const rung = ladder.next(trail.rules, trail.told.stop);
   const used = trail.by ?? ladder.ways(trail.rules, trail.told.stop, rung)[0];
   // gas has its caution where gas is used

@@ -5,7 +5,8 @@ const [device, ladder] = await Promise.all([import(at("module-device")), import(
 
 /**
  * All that the panels share. `told` is what is being told: which wheel, the stop itself, and the stops before each answer;
- * `by` with what air is put in; `open` the details that are open; `draw` draws all anew.
+ * `by` with what air is put in; `open` the details that are open; `bags` what riders said is in bags that nobody counted;
+ * `offered` a stop that was left and may be gone on with; `draw` draws all anew.
  */
 export const trail = {
   rules: undefined,
@@ -15,6 +16,8 @@ export const trail = {
   by: undefined,
   open: new Set(),
   offline: false,
+  bags: {},
+  offered: undefined,
   draw: () => {},
 };
 
@@ -22,7 +25,11 @@ export function holds(fact) {
   return ladder.holds(trail.rules, trail.told.stop, fact);
 }
 
-const NOTHING = { counts: {}, charges: [], headShuts: true, pump: null };
+/** A bag that nobody counted is not empty: it is asked for as soon as it matters. */
+const UNKNOWN = { counts: {}, charges: [], headShuts: true, pump: null, unknown: true };
+
+/** The name that a bag is kept under which the garage does not know. */
+const NOBODYS = "nobody";
 
 /** All that may be flat here: the rider's wheels, or tires by their sizes. */
 export function wheels() {
@@ -38,7 +45,7 @@ export function wheels() {
       system: own.system,
       live: own.live,
       air: own.air,
-      bag: bike.bag ?? NOTHING,
+      bag: bike.bag ?? trail.bags[bike.id] ?? UNKNOWN,
     })),
   );
 }
@@ -50,7 +57,7 @@ export function tires() {
     system: "TUBELESS",
     live: true,
     air: tire.air,
-    bag: NOTHING,
+    bag: trail.bags[NOBODYS] ?? UNKNOWN,
   }));
 }
 
@@ -107,7 +114,7 @@ export function take(chosen) {
   // what the garage knows is not asked
   if (chosen.bike !== undefined) {
     trail.told.asked.sealant ??= chosen.system === "TUBE" || chosen.wheel.liquid !== "";
-    trail.told.asked.bag ??= chosen.bike.bag !== null;
+    trail.told.asked.bag ??= !chosen.bag.unknown;
   }
   // a pump that this wheel has no table for is one of the usual sort
   if (trail.told.stop.bag.pump !== null && trail.told.stop.air.pumps[trail.told.stop.bag.pump] === undefined) {
@@ -121,7 +128,18 @@ export async function save() {
   });
 }
 
+/** What was said of the bag, kept for the next flat tire too. */
+export async function keepBag() {
+  trail.told.stop = { ...trail.told.stop, bag: { ...trail.told.stop.bag, unknown: false } };
+  trail.told.bagChanged = true;
+  trail.bags[trail.told.bike ?? NOBODYS] = structuredClone(trail.told.stop.bag);
+  await device.keep("bags", trail.bags).catch(() => {
+    // this device keeps nothing
+  });
+}
+
 export async function step(change) {
+  trail.offered = undefined;
   trail.told.before.push(structuredClone(trail.told.stop));
   change();
   trail.by = undefined;
@@ -133,18 +151,21 @@ export async function step(change) {
 
 const HOUR_MS = 60 * 60 * 1000;
 
-/** A stop that was left is gone on with, but the next flat tire begins anew; one that was only opened begins its minute. */
-export function goneOn(before) {
-  if (before?.stop === undefined) {
+/** Whether a stop that was left was more than opened, and is not long over. */
+export function canGoOn(before) {
+  const begun = before?.stop !== undefined && (before.before.length > 0 || before.end !== null);
+  return begun && Date.now() - before.began <= (before.written ? 1 : 12) * HOUR_MS;
+}
+
+/** A stop that was only opened begins its minute anew, on the same wheel. */
+export function opened(before) {
+  if (before?.stop === undefined || before.before.length > 0 || before.end !== null) {
     return undefined;
   }
-  const age = Date.now() - before.began;
-  if (age > (before.written ? 1 : 12) * HOUR_MS) {
+  if (Date.now() - before.began > 12 * HOUR_MS) {
     return undefined;
   }
-  if (before.before.length === 0 && before.end === null) {
-    before.began = Date.now();
-    before.minute = undefined;
-  }
+  before.began = Date.now();
+  before.minute = undefined;
   return before;
 }

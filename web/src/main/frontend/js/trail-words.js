@@ -34,3 +34,12 @@ export function time(moment) {
     timeZone: trail.mine?.rider.zone,
   }).format(new Date(moment));
 }
+
+/** "18:23" today, with its day otherwise. */
+export function hour(moment) {
+  const zone = { timeZone: trail.mine?.rider.zone };
+  const day = new Intl.DateTimeFormat("en-GB", { dateStyle: "short", ...zone });
+  return day.format(new Date(moment)) === day.format(new Date())
+    ? new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit", ...zone }).format(new Date(moment))
+    : time(moment);
+}

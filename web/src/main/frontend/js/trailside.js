@@ -5,8 +5,8 @@ const [
   device,
   outbox,
   { button, make },
-  { anew, goneOn, take, trail, wheel, wheels },
-  { say, time },
+  { anew, canGoOn, opened, save, take, trail, wheel, wheels },
+  { hour, say, time },
   { budget },
   { meanwhile },
   { stepPanel, stopClock },
@@ -30,12 +30,12 @@ const freshness = document.getElementById("kept");
 
 function draw() {
   stopClock();
-  const opened = new Set([...place.querySelectorAll("details[open]")].map((one) => one.id));
-  trail.open = opened.size > 0 || place.querySelector("details") !== null ? opened : trail.open;
+  const details = new Set([...place.querySelectorAll("details[open]")].map((one) => one.id));
+  trail.open = details.size > 0 || place.querySelector("details") !== null ? details : trail.open;
   const parts =
     trail.mine !== undefined && wheels().length === 0
       ? [noWheels()]
-      : [trail.told.end === null ? stepPanel() : end(), meanwhile()];
+      : [offer(), trail.told.end === null ? stepPanel() : end(), meanwhile()];
   // what is being typed stays under the fingers
   const typed = [...place.querySelectorAll("input")].map((field) => [field.id, field.value]);
   const focused = place.contains(document.activeElement) ? document.activeElement.id : "";
@@ -51,6 +51,28 @@ function draw() {
     document.getElementById(focused)?.focus();
   }
   status();
+}
+
+/** A stop that was left is offered, never simply opened: the next flat tire is another one. */
+function offer() {
+  if (trail.offered === undefined) {
+    return null;
+  }
+  const settle = async (told) => {
+    trail.offered = undefined;
+    trail.told = told;
+    await save();
+    draw();
+  };
+  return make(
+    "section",
+    { id: "offer", class: "trail-answers" },
+    button(say("continue", hour(trail.offered.began)), () => settle(trail.offered), {
+      id: "continue",
+      class: "act act-trail act-main",
+    }),
+    button(say("new-flat"), () => settle(trail.told), { id: "new-flat" }),
+  );
 }
 
 function noWheels() {
@@ -113,23 +135,7 @@ function stayOn() {
 }
 
 function outgoing() {
-  return outboxPanel({
-    waiting: trail.waiting,
-    rider: trail.mine?.rider.id,
-    say,
-    time,
-    send: () => outbox.send(),
-    again: async (entry, body) => {
-      await device.change({ ...entry, state: "WAITS", body: { ...entry.body, ...body } });
-      await outbox.send();
-    },
-    dropIt: async (...entries) => {
-      for (const entry of entries) {
-        await device.drop(entry.nr);
-      }
-      await reload();
-    },
-  });
+  return outboxPanel({ waiting: trail.waiting, rider: trail.mine?.rider.id, say, time, changed: reload });
 }
 
 async function reload() {
@@ -140,10 +146,12 @@ async function reload() {
     document.documentElement.dataset.theme = trail.mine.rider.theme;
   }
   trail.waiting = await device.waiting();
+  trail.bags = (await device.kept("bags")) ?? {};
   // another rider, or the first wheel of this one
   if (other || trail.told?.stop === undefined) {
     const before = trail.told === undefined ? await device.kept("stop") : undefined;
-    trail.told = goneOn(before);
+    trail.offered = canGoOn(before) ? before : undefined;
+    trail.told = opened(before);
     if (trail.told?.stop === undefined || !wheels().some((one) => one.key === trail.told.key)) {
       trail.told = undefined;
       anew();

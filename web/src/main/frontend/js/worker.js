@@ -1,10 +1,12 @@
 // Answers without signal. VERSION and PARTS are put before this by the server: another build, another worker.
-// Kept are the page beside the trail, what it is made of, and the ladder; never anything of a rider.
+// Kept are the page beside the trail, the one that stands for all others, what they are made of, and the ladder; never
+// anything of a rider.
 
 /* global PARTS, VERSION */
 
 const KEPT = `trail-${VERSION}`;
 const PAGE = "/trailside";
+const OTHERS = "/offline";
 const RULES = "/trailside/rules.json";
 const PATIENCE_MS = 4000;
 
@@ -13,7 +15,7 @@ self.addEventListener("install", (event) => {
     (async () => {
       const cache = await caches.open(KEPT);
       await Promise.all(
-        [PAGE, RULES, ...PARTS].map(async (url) => {
+        [PAGE, OTHERS, RULES, ...PARTS].map(async (url) => {
           // as nobody: what is kept is the same for every rider
           const answer = await fetch(url, { credentials: "omit", cache: "no-cache" });
           if (!answer.ok) {
@@ -64,7 +66,7 @@ self.addEventListener("fetch", (event) => {
   if (request.mode === "navigate") {
     // a page that takes long is waited for, as long as there is an answer in the end; the trail's is not
     const trail = url.pathname === PAGE;
-    event.respondWith((trail ? inTime(request) : fetch(request)).catch(() => kept(PAGE)));
+    event.respondWith((trail ? inTime(request) : fetch(request)).catch(() => kept(trail ? PAGE : OTHERS)));
   } else if (url.pathname === RULES) {
     event.respondWith(inTime(request).catch(() => kept(RULES)));
   } else if (PARTS.includes(url.pathname)) {

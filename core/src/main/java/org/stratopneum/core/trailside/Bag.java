@@ -19,6 +19,18 @@ public record Bag(Map<KitItem, Integer> counts, HandPump pump, List<Charge> char
 
     public static final Range COUNT = Range.closed(0, 99, "");
 
+    /** All that a ladder may ask for. */
+    public static final Bag EVERYTHING = new Bag(
+            Map.of(
+                    KitItem.PLUG, 2,
+                    KitItem.TUBE, 2,
+                    KitItem.BOOT, 1,
+                    KitItem.PATCH, 2,
+                    KitItem.CORE, 1),
+            PumpSort.ROUND.pump(),
+            List.of(new Charge(Charge.MOST_USUAL_G, 1), new Charge(Charge.MOST_USUAL_G, 1)),
+            true);
+
     public Bag {
         Map<KitItem, Integer> counted = new EnumMap<>(KitItem.class);
         counted.putAll(counts);

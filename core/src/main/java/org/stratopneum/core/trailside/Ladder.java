@@ -57,7 +57,7 @@ public final class Ladder {
                     .air(AirGoal.USUAL)
                     .cautions(AIR),
             when("CORE_BAD", "HAS_CORE")
-                    .tell("core-spare", note("in", Fact.NEW_CORE), note("would-not-go", Fact.VALVE_FAILED))
+                    .tell("core-spare", note("in", Fact.NEW_CORE), note("core-would-not-go", Fact.VALVE_FAILED))
                     .uses(KitItem.CORE)
                     .cautions(Caution.SEALANT),
             when("NEW_CORE_HOLDS", "HAS_AIR")

@@ -40,6 +40,7 @@ record DeviceDataJson(Who rider, Token token, Instant at, List<Bike> bikes) {
      * @param live whether liquid sealant may be in it, as far as the forecast goes; for a tubeless tire true where nobody noted any
      * @param curdles what carbon dioxide may do to the liquid, or empty
      * @param told what is usually set and its window, or empty
+     * @param last what was read last, and when, or empty
      * @param limit the most, in words
      * @param guessed whether the usual pressure is only that of such a tire
      */
@@ -53,6 +54,7 @@ record DeviceDataJson(Who rider, Token token, Instant at, List<Bike> bikes) {
             String liquid,
             String curdles,
             String told,
+            String last,
             String limit,
             boolean guessed,
             AirJson air) {}

@@ -26,6 +26,7 @@ import org.stratopneum.web.fleet.bikes.Garage;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.fleet.care.Care;
+import org.stratopneum.web.jobs.CardsToTake;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.parts.shelf.Shelf;
 import org.stratopneum.web.platform.wording.DateText;
@@ -57,6 +58,7 @@ class DeviceDataService {
     private final Care care;
     private final Logbook logbook;
     private final Shelf shelf;
+    private final CardsToTake cards;
     private final VerdictWording verdicts;
     private final Wording wording;
 
@@ -69,6 +71,7 @@ class DeviceDataService {
             Care care,
             Logbook logbook,
             Shelf shelf,
+            CardsToTake cards,
             VerdictWording verdicts,
             Wording wording) {
         this.garage = garage;
@@ -79,6 +82,7 @@ class DeviceDataService {
         this.care = care;
         this.logbook = logbook;
         this.shelf = shelf;
+        this.cards = cards;
         this.verdicts = verdicts;
         this.wording = wording;
     }
@@ -102,6 +106,12 @@ class DeviceDataService {
                 bikes.stream()
                         .map(bike -> bike(bike, bags.get(bike.id()), asked))
                         .toList());
+    }
+
+    /** The open job cards of whoever is signed in. */
+    @Transactional(readOnly = true)
+    List<CardsToTake.Taken> cards() {
+        return riders.find().map(cards::all).orElse(List.of());
     }
 
     /** What was asked once for all wheels. */
@@ -145,7 +155,9 @@ class DeviceDataService {
 
     private DeviceDataJson.Wheel wheel(WheelState wheel, KitState bag, Optional<WheelAir.Known> known, Asked asked) {
         Rider rider = asked.rider;
-        SealantState liquid = asked.liquid.get(wheel.wheelId());
+        SealantState liquid = Optional.ofNullable(asked.liquid.get(wheel.wheelId()))
+                .filter(state -> !state.forecast().isUnknown())
+                .orElse(null);
         AirBudget budget = known.map(WheelAir.Known::budget).orElseGet(() -> guessed(wheel));
         PressureUnit unit = rider.pressureUnit();
         // where nobody noted a filling, it may well be there: the page asks
@@ -165,11 +177,22 @@ class DeviceDataService {
                                 QuantityText.text(liquid.forecast().volumeMl().p50(), rider.volumeUnit())),
                 curdles(liquid, asked),
                 known.map(air -> told(air, unit)).orElse(""),
+                last(wheel, rider),
                 known.filter(air -> !air.limitKnown()).isPresent() || known.isEmpty()
                         ? wording.text("trail.limit.unknown", PressureText.both(budget.ceiling(), unit))
                         : wording.text("trail.limit", PressureText.both(budget.ceiling(), unit)),
                 known.isEmpty(),
                 AirJson.of(budget, bag == null ? null : bag.kit().handPump()));
+    }
+
+    private String last(WheelState wheel, Rider rider) {
+        return wheel.lastReading()
+                .map(reading -> wording.text(
+                        "trail.last",
+                        PressureText.text(
+                                reading.read().pressure(), reading.read().readIn()),
+                        DateText.moment(reading.at(), rider.zoneId())))
+                .orElse("");
     }
 
     private String curdles(SealantState liquid, Asked asked) {

@@ -22,8 +22,9 @@ record PlanPage(FormView form, Plan plan) {
     public record Plan(
             String tire, String usual, List<Step> steps, List<Air> air, List<String> ends, List<String> chores) {}
 
-    /** A rung in words. */
-    public record Step(String title, String how, String stop, List<String> cautions, List<String> uses) {}
+    /** A rung in words; {@code gas} is what gas asks for where it may go in here. */
+    public record Step(
+            String title, String how, String stop, List<String> cautions, List<String> uses, List<String> gas) {}
 
     /** A line of the air budget. */
     public record Air(String use, String low, String likely, String best, boolean enough) {}

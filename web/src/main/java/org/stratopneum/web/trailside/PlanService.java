@@ -195,7 +195,8 @@ class PlanService {
                                 words.how(rung),
                                 words.stop(rung),
                                 words.cautions(rung.cautions()),
-                                words.uses(rung, start)))
+                                words.uses(rung, start),
+                                start.can(rung, Situation.By.GAS) && rung.air() != null ? words.gas() : List.of()))
                         .toList(),
                 lines.of(start.budget(), start.pressure(), start.bag()).stream()
                         .map(line -> new PlanPage.Air(

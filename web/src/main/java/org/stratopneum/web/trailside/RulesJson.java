@@ -10,6 +10,7 @@ import java.util.Map;
  * @param air what is reckoned with
  * @param limps facts that turn riding on into riding home gently
  * @param ends each with its words
+ * @param gas what gas asks for, in its order
  * @param words the words of the page
  * @param tires budgets of common sizes, for whoever has no bike here
  */
@@ -26,6 +27,7 @@ record RulesJson(
         Map<String, String> goals,
         List<Chore> chores,
         List<DeviceDataJson.Unit> units,
+        List<String> gas,
         Map<String, String> words,
         List<Tire> tires) {
 

@@ -12,6 +12,7 @@ import org.stratopneum.web.log.TrailMend;
  * @param at when it happened, or null for now
  * @param kpa a reading (kPa gauge), for {@code READING}
  * @param unit the unit that was read, for {@code READING}
+ * @param after whether it was read after pumping, for {@code READING}; null counts as yes
  * @param mend for {@code MEND}
  */
 record Sent(
@@ -23,6 +24,7 @@ record Sent(
         Instant at,
         Double kpa,
         PressureUnit unit,
+        Boolean after,
         TrailMend mend) {
 
     /** What a device writes. */

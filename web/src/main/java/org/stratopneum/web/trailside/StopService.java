@@ -86,7 +86,10 @@ class StopService {
                 new Writing(sent, rider, at, now, LogSubject.wheel(sent.bikeId(), sent.wheelId(), sent.tireId()), tire);
         Logbook.Written written = switch (sent.kind()) {
             case MEND -> writing.mend();
-            case READING -> writing.write(sent.id(), new LogDetail.PressureRead(sent.kpa(), sent.unit(), true, null));
+            case READING ->
+                writing.write(
+                        sent.id(),
+                        new LogDetail.PressureRead(sent.kpa(), sent.unit(), !Boolean.FALSE.equals(sent.after()), null));
             case TRACES -> writing.traces();
         };
         return new Sent.Answer(

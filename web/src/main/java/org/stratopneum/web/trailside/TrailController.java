@@ -3,6 +3,7 @@ package org.stratopneum.web.trailside;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.http.CacheControl;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.web.jobs.CardsToTake;
 import org.stratopneum.web.log.LogConflictException;
 import org.stratopneum.web.platform.fault.NotThereException;
 import org.stratopneum.web.platform.wording.ProblemWording;
@@ -50,6 +52,12 @@ class TrailController {
     }
 
     /** The same for everybody, so that a device may keep it. */
+    /** What a phone shows without signal instead of the other pages; made of what it keeps. */
+    @GetMapping("/offline")
+    String offline() {
+        return "trailside/offline";
+    }
+
     @GetMapping("/trailside")
     String shell() {
         return "trailside/shell";
@@ -66,6 +74,11 @@ class TrailController {
     @GetMapping(path = "/trailside/mine.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<DeviceDataJson> mine(CsrfToken token) {
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(mine.mine(token));
+    }
+
+    @GetMapping(path = "/trailside/cards.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<List<CardsToTake.Taken>> cards() {
+        return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(mine.cards());
     }
 
     /** A tire that is not among the common ones. */

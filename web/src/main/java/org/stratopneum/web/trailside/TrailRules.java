@@ -106,10 +106,12 @@ class TrailRules {
                 Arrays.stream(AirGoal.values())
                         .collect(Collectors.toMap(Enum::name, goal -> wording.of("trail.goal", goal))),
                 Arrays.stream(Chore.values())
+                        .filter(Chore::ofStop)
                         .map(chore ->
                                 new RulesJson.Chore(chore.name(), words.chore(chore), words.why(chore), chore.when()))
                         .toList(),
                 List.of(DeviceDataJson.Unit.of(PressureUnit.PSI), DeviceDataJson.Unit.of(PressureUnit.BAR)),
+                words.gas(),
                 interfaceWords(),
                 COMMON.stream().map(TrailRules::tire).toList());
     }

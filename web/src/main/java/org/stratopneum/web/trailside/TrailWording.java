@@ -2,11 +2,13 @@ package org.stratopneum.web.trailside;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.job.Caution;
 import org.stratopneum.core.trailside.Charge;
 import org.stratopneum.core.trailside.Chore;
 import org.stratopneum.core.trailside.Fill;
+import org.stratopneum.core.trailside.GasCare;
 import org.stratopneum.core.trailside.KitItem;
 import org.stratopneum.core.trailside.Rung;
 import org.stratopneum.core.trailside.Situation;
@@ -83,5 +85,12 @@ public class TrailWording {
 
     String item(KitItem item) {
         return wording.of("trail.item", item);
+    }
+
+    /** What gas asks for, in its order, wherever it goes in. */
+    public List<String> gas() {
+        return Stream.of(GasCare.values())
+                .map(care -> wording.of("trail.gas", care))
+                .toList();
     }
 }

@@ -19,7 +19,7 @@ import org.stratopneum.web.platform.wording.Wording;
 @RestController
 class WorkerController {
 
-    /** What the page beside the trail is made of. */
+    /** What the page beside the trail, and the one for all others without signal, are made of. */
     private static final List<String> PARTS = List.of(
             "/assets/app.css",
             "/assets/js/device.js",
@@ -35,6 +35,7 @@ class WorkerController {
             "/assets/js/trail-end.js",
             "/assets/js/trail-outbox.js",
             "/assets/js/trailside.js",
+            "/assets/js/offline.js",
             "/assets/mark.svg",
             "/assets/fonts/saira-latin-wght-normal.woff2");
 

@@ -9,6 +9,7 @@ import java.util.UUID;
  * @param made the day on which it was made
  * @param wheels rear first
  * @param bag what is in the bag, or empty where nobody has counted it
+ * @param gas what gas asks for, in its order; empty where there is none
  * @param ladders for each system of its wheels one
  */
 record TrailCard(
@@ -18,7 +19,8 @@ record TrailCard(
         List<Wheel> wheels,
         List<String> bag,
         List<Ladder> ladders,
-        List<String> cautions) {
+        List<String> cautions,
+        List<String> gas) {
 
     /**
      * A wheel.

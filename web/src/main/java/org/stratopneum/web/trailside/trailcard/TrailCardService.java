@@ -92,6 +92,8 @@ class TrailCardService {
         BikeState bike = garage.bike(bikeId);
         Optional<KitState> kit = kits.of(bikeId);
         Bag bag = kit.map(KitState::bag).orElse(new Bag(Map.of(), null, List.of(), true));
+        // on paper the whole ladder stands where nobody counted the bag
+        Bag carried = kit.isPresent() ? bag : Bag.EVERYTHING;
         Map<WheelPosition, WheelAir.Known> known = wheelAir.of(bike, rider);
         List<TrailCard.Wheel> wheels = new ArrayList<>();
         Map<AirSystem, AirBudget> systems = new EnumMap<>(AirSystem.class);
@@ -109,8 +111,9 @@ class TrailCardService {
                 DateText.date(LocalDate.ofInstant(logbook.now(), rider.zoneId())),
                 wheels,
                 kit.map(this::inBag).orElse(List.of()),
-                ladders(systems, bag),
-                words.cautions(CAUTIONS));
+                ladders(systems, carried),
+                words.cautions(CAUTIONS),
+                carried.charges().isEmpty() ? List.of() : words.gas());
     }
 
     private TrailCard.Wheel wheel(WheelState wheel, WheelAir.Known air, Bag bag, PressureUnit unit) {

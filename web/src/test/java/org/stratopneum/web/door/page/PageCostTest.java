@@ -142,7 +142,8 @@ class PageCostTest {
 
     /** They look at everything there is: all wheels, the log, the cards, the shelf, and what the rider said about it. */
     @ParameterizedTest
-    @ValueSource(strings = {"/agenda", "/agenda/month", "/agenda/ride", "/trailside/mine.json"})
+    @ValueSource(
+            strings = {"/agenda", "/agenda/month", "/agenda/ride", "/trailside/mine.json", "/trailside/cards.json"})
     void thePagesOverAllBikesAskThirteenTimesAtMost(String path) {
         List<String> queries = CountedQueries.during(
                 () -> assertThat(site.get(path).statusCode()).isEqualTo(200));
