@@ -9,7 +9,8 @@ public enum Condition {
     E_BIKE,
     /** Brakes at the hub; else at the rim, where they have to be opened. */
     DISC,
-    /** What holds the wheel in the bike; where none of the four holds, a lever, or nobody said. */
+    /** What holds the wheel in the bike; where none of the five holds, nobody said. */
+    QUICK_RELEASE,
     THRU_AXLE,
     NUTTED,
     GEAR_HUB,

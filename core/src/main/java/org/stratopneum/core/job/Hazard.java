@@ -43,7 +43,7 @@ public enum Hazard {
     PIERCE(Caution.PIERCING, "a pick", "ream the hole", "needle"),
     LEVER(Caution.LEVERS, "tire lever", "the lever at the valve", "two levers", "plastic lever", "levers are"),
     SAW(Caution.CUTTING, "saw "),
-    SPIN(Caution.ROTATING, "spin it: does", "turn it slowly", "smallest sprocket"),
+    SPIN(Caution.ROTATING, "spin it", "turn it slowly", "smallest sprocket"),
     BRAKE(Caution.ROTOR, "brake pads", "spacer out"),
     BATTERY(Caution.E_BIKE, "battery out"),
     ROAD(Caution.BEFORE_RIDING, "axle or skewer tight\\?", "does the brake bite");

@@ -264,7 +264,7 @@ final class MendJobs {
                 act("inflate-to-reseat").caution(Caution.CEILING).with(Amount.SEATING, Amount.CEILING),
                 measure("settle-pressure", Measured.PRESSURE_SET).worded("reseated-pressure"),
                 reached(Milestone.PRESSURE_SET),
-                act("shake"),
+                act("shake").caution(Caution.ROTATING),
                 act("settle-left"),
                 rest("settle-left-lies", LIES, true),
                 act("settle-right"),

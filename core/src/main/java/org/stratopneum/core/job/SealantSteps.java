@@ -106,7 +106,7 @@ final class SealantSteps {
     /** Shaken, tilted, and listened to: air that comes out of the rim itself stops everything. */
     static Part workedIn() {
         return all(
-                act("shake"),
+                act("shake").caution(Caution.ROTATING),
                 block("listen", listen("listen"), act("listen-again").valveAt(12), listen("listen-now")));
     }
 

@@ -88,11 +88,12 @@ final class SeatSteps {
     static Part evenLine() {
         return block(
                 "even",
-                ask("line", on(Answer.EVEN, leave("even")), on(Answer.DIPS)),
+                ask("line", on(Answer.EVEN, leave("even")), on(Answer.DIPS)).caution(Caution.ROTATING),
                 act("dip-let-out"),
                 act("dip-soap"),
                 air("dip-inflate"),
-                ask("line-now", on(Answer.EVEN, leave("even")), on(Answer.DIPS, end(Ending.LINE_DIPS))));
+                ask("line-now", on(Answer.EVEN, leave("even")), on(Answer.DIPS, end(Ending.LINE_DIPS)))
+                        .caution(Caution.ROTATING));
     }
 
     /** A bead that was opened goes up again, or does not. */

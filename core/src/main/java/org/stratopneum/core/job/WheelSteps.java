@@ -30,18 +30,18 @@ final class WheelSteps {
         return when(Condition.BLOCKED, end(Ending.BLOCKED));
     }
 
-    /** A step in the words of what holds the wheel. */
+    /** A step in the words of what holds the wheel; in plain ones where nobody said. */
     private static Part byHub(String id) {
-        return either(
-                Condition.THRU_AXLE,
-                act(id).worded(id + "-thru"),
-                either(
-                        Condition.NUTTED,
-                        act(id).worded(id + "-nuts"),
-                        either(
-                                Condition.GEAR_HUB,
-                                act(id).worded(id + "-gears"),
-                                either(Condition.HUB_MOTOR, act(id).worded(id + "-motor"), act(id)))));
+        Part said = act(id);
+        said = hub(Condition.HUB_MOTOR, id, "-motor", said);
+        said = hub(Condition.GEAR_HUB, id, "-gears", said);
+        said = hub(Condition.NUTTED, id, "-nuts", said);
+        said = hub(Condition.THRU_AXLE, id, "-thru", said);
+        return hub(Condition.QUICK_RELEASE, id, "-lever", said);
+    }
+
+    private static Part hub(Condition condition, String id, String words, Part otherwise) {
+        return either(condition, act(id).worded(id + words), otherwise);
     }
 
     static Part wheelOff() {

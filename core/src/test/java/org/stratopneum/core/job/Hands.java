@@ -105,7 +105,9 @@ final class Hands {
     }
 
     private static String plain(Step step) {
-        return step.text().replaceAll("-(schrader|dunlop|thru|nuts|gears|motor|narrow|gloves)$", "");
+        return step.text()
+                .replaceAll("^(wheel-off|wheel-in)-.*$", "$1")
+                .replaceAll("-(schrader|dunlop|narrow|gloves)$", "");
     }
 
     /** What must be so when a step is shown. */

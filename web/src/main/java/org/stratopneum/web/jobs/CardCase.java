@@ -149,6 +149,7 @@ final class CardCase {
         add(holding, Condition.REAR, now.position() == WheelPosition.REAR);
         add(holding, Condition.E_BIKE, choices.eBike());
         add(holding, Condition.DISC, choices.disc());
+        add(holding, Condition.QUICK_RELEASE, choices.hub() == Hub.QUICK_RELEASE);
         add(holding, Condition.THRU_AXLE, choices.hub() == Hub.THRU_AXLE);
         add(holding, Condition.NUTTED, choices.hub() == Hub.NUTS);
         add(holding, Condition.GEAR_HUB, choices.hub() == Hub.GEAR_HUB);
@@ -161,7 +162,7 @@ final class CardCase {
         add(holding, Condition.NEVER_SEALED, sameTire && tubed && !sealedBefore);
         add(holding, Condition.INSERT_INSIDE, inside);
         add(holding, Condition.NEW_TIRE, choices.newTire());
-        add(holding, Condition.INSERT, job.asksInsert() ? choices.insert() : inside);
+        add(holding, Condition.INSERT, job.asksInsert() ? choices.insert() : inside && job.goal() == Job.Goal.AS_IT_IS);
         add(
                 holding,
                 Condition.SIDE_HOLES,

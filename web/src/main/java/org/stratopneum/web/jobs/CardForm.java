@@ -98,7 +98,11 @@ public final class CardForm {
 
     /** Two jobs are named after how the sealant goes in. */
     public boolean asks(Tick tick) {
-        return asks(tick.condition) && !(tick == Tick.WET && (job == Job.FIT_DRY || job == Job.FIT_WET));
+        return switch (tick) {
+            case INSERT -> job.asksInsert();
+            case WET -> asks(tick.condition) && job != Job.FIT_DRY && job != Job.FIT_WET;
+            default -> asks(tick.condition);
+        };
     }
 
     public boolean valve() {
