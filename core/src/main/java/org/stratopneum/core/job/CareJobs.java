@@ -122,7 +122,6 @@ final class CareJobs {
         return all(
                 WheelSteps.notBlocked(),
                 ask("thumb", on(Answer.RIM_JUST_NOT_FELT), on(Answer.RIM_FELT), on(Answer.HARDLY_GIVES)),
-                reached(Milestone.THUMB_PRESSED),
                 judged(
                         "thumb-pressure",
                         Measured.PRESSURE_FOUND,

@@ -20,8 +20,6 @@ public enum Milestone {
     TRACES_SEEN,
     /** A stick was dipped, the first dip thrown away. */
     DIPPED,
-    /** A thumb was pressed into the tire. */
-    THUMB_PRESSED,
     /** Carbon dioxide is in the tire. */
     GAS_IN,
     /** Something was found that is work of its own: a plug to be patched inside. */

@@ -156,7 +156,9 @@ public final class CardForm {
                 said.put(tick.field, reader.ticked(tick.field));
             }
         }
-        choice(valve(), reader, "valveKind", ValveKind.class, said);
+        reader.choice("valveKind", ValveKind.class)
+                .filter(kind -> valve())
+                .ifPresent(kind -> said.put("valve", kind.name()));
         choice(hub(), reader, "hub", Hub.class, said);
         choice(tapes(), reader, "tapeStart", TapeStart.class, said);
         choice(tapes(), reader, "tapeMaterial", TapeMaterial.class, said)
@@ -203,7 +205,7 @@ public final class CardForm {
     private static <E extends Enum<E>> Optional<E> choice(
             boolean asked, FormReader reader, String field, Class<E> type, ObjectNode said) {
         Optional<E> chosen = asked ? reader.choice(field, type) : Optional.empty();
-        chosen.ifPresent(found -> said.put(field.equals("valveKind") ? "valve" : field, found.name()));
+        chosen.ifPresent(found -> said.put(field, found.name()));
         return chosen;
     }
 

@@ -173,8 +173,7 @@ class CardLog {
             case TRACES_SEEN -> List.of(new Entry(new LogDetail.PunctureSealed(true), subject, at, null));
             case HOLD_ENDED -> reading(wheel, mark, subject.readWith(card.hand().id()), Milestone.HOLD_ENDED);
             case DIPPED -> List.of(new Entry(new LogDetail.SealantDipped(depths(wheel, mark)), subject, at, null));
-            case THUMB_PRESSED, GAS_IN, FOUND_PLUG, FOUND_CUT, FOUND_WORN, FOUND_TAPE, FOUND_VALVE, FOUND_RIM ->
-                List.of();
+            case GAS_IN, FOUND_PLUG, FOUND_CUT, FOUND_WORN, FOUND_TAPE, FOUND_VALVE, FOUND_RIM -> List.of();
         };
     }
 

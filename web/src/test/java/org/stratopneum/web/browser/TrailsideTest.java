@@ -41,8 +41,11 @@ import org.stratopneum.core.trailside.Rung;
 import org.stratopneum.core.trailside.Situation;
 import org.stratopneum.core.trailside.Situation.By;
 import org.stratopneum.core.trailside.Where;
+import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.JobCard;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
+import org.stratopneum.web.support.TypedBike;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A flat tire in a valley without signal: a phone, and a server that is really away. */
@@ -122,19 +125,29 @@ class TrailsideTest {
     @Test
     void withoutSignalFromOpeningToTheLogThatIsWrittenOnceItIsBack() {
         try (Browser phone = Browser.phone(390)) {
-            new Newcomer(phone, site).entersABike();
+            Guest rider = new Newcomer(phone, site).signsUp();
+            TypedBike.enter(rider);
+            String wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
+            JobCard.begin(rider, wheel, "HOLD_TEST");
             keep(phone);
             String before = phone.text("#kept");
+            phone.open(site.address() + "/");
             away();
             try {
+                // what is typed on a page that is still open waits
+                phone.type(".stand-write [name=rear]", "18.5");
+                press(phone, ".stand-write .act-main");
+                phone.waitFor(there -> phone.text("[data-kept]").contains("saved on this device"));
+
                 // another page of the site, asked for without signal, is what the phone keeps of the bikes
                 phone.open(site.address() + "/");
                 phone.waitFor(there -> phone.text("#kept").contains("No signal"));
-                assertThat(phone.text("#home")).contains("Plover", "57-622", "Never above");
-                WebElement field = phone.find("#home form input");
-                field.sendKeys("18,5");
+                assertThat(phone.text("#home"))
+                        .contains("Plover", "57-622", "Never above")
+                        .contains("Hold test", "Shake it, tilt it", "Next steps");
+                phone.type("#home form input", "17,5");
                 press(phone, "#home form button");
-                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 1);
+                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 2);
                 assertThat(phone.sidewaysScroll()).isZero();
                 press(phone, "a[href='/trailside']");
 
@@ -180,11 +193,11 @@ class TrailsideTest {
                 assertThat(phone.text("#written")).contains("waits on this device");
                 phone.type("#reading", "20,5");
                 press(phone, "#write-reading");
-                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 3);
+                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 4);
 
                 // left, and opened again: the old stop is offered, not simply opened
                 phone.open(site.address() + "/trailside");
-                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 3);
+                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 4);
                 assertThat(phone.text("#step h2")).isEqualTo("Turn the hole to the bottom");
                 assertThat(phone.text("#offer")).matches("(?s)Continue the flat from \\d\\d:\\d\\d\\s+New flat");
                 press(phone, "#continue");

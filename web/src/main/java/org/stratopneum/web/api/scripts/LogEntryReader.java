@@ -146,7 +146,9 @@ final class LogEntryReader {
                 double kpa = detail.number("gaugeKpa", GaugePressure.TIRE_KPA);
                 PressureUnit unit = detail.choice("readIn", PressureUnit.class).orElse(PressureUnit.BAR);
                 boolean after = detail.flag("afterInflation");
-                yield detail.build(() -> new LogDetail.PressureRead(kpa, unit, after, null));
+                LogDetail.PressureRead.Thumb thumb = detail.choice("thumb", LogDetail.PressureRead.Thumb.class)
+                        .orElse(null);
+                yield detail.build(() -> new LogDetail.PressureRead(kpa, unit, after, null, thumb));
             }
             case SEALANT_ADDED -> {
                 double ml = detail.number("volumeMl", Range.closed(0, 1000, "ml"));

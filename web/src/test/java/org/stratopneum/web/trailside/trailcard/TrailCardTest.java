@@ -65,6 +65,16 @@ class TrailCardTest {
         }
     }
 
+    /** Nobody counted the bag: it is not empty, and on paper the whole ladder stands. */
+    @Test
+    void withoutACountedBagThePageHoldsTheWholeLadder() {
+        Guest rider = Guest.withAccount(site);
+        String page =
+                rider.get("/bikes/" + TypedBike.enter(rider) + "/trail-card").body();
+        assertThat(page).contains("Push the plug in", "Put the tube in", "Lay the boot over the cut", "Walk out");
+        assertThat(page).contains("CO2, in its order", "core snug before");
+    }
+
     /** The longest there is: both systems, and everything in the bag. */
     @Test
     void aBikeWithATubeInOneWheelHasOnePageAsWell() throws IOException {
