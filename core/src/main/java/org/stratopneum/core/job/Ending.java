@@ -35,6 +35,8 @@ public enum Ending {
     CORE_FIXED,
     /** A tube holds the air. */
     TUBE_INSIDE,
+    /** No tube is in the wheel. */
+    NO_TUBE,
     /** What there is of liquid does not reach the place. */
     TOP_UP_FIRST,
     /** More than a rider mends. */
@@ -55,6 +57,7 @@ public enum Ending {
                     case CORE_FIXED, INSERT_ON_THE_VALVE -> Job.REFRESH_AT_BEAD;
                     case RENEW_INSTEAD -> Job.RENEW_SEALANT;
                     case TUBE_INSIDE -> Job.SEALANT_IN_TUBE;
+                    case NO_TUBE -> Job.FIT_TUBE;
                     case BEAD_STUCK -> Job.STUBBORN_TIRE;
                     case NEW_VALVE -> Job.SWAP_TUBE;
                     case DOES_NOT_SEAT -> Job.SEAT;

@@ -225,9 +225,9 @@ final class MendJobs {
     /** The tube out, and its hole matched to what made it. */
     private static Part tubeHole(Part whenAtTheValve) {
         return all(
-                WheelSteps.notBlocked(),
+                TubeJobs.begin(),
                 WheelSteps.wheelOff(),
-                TubeJobs.opened(),
+                WheelSteps.tubeOut(),
                 act("tube-mark"),
                 ask(
                         "tube-hole",

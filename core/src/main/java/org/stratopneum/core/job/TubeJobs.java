@@ -27,6 +27,11 @@ final class TubeJobs {
                 WheelSteps.beforeRiding());
     }
 
+    /** What is done to a tube is not begun on a wheel without one. */
+    static Part begin() {
+        return all(WheelSteps.notBlocked(), unless(Condition.TUBED, end(Ending.NO_TUBE)));
+    }
+
     /** As far as it has to be: one bead where the tire stays, all of it where another one goes on. */
     static Part opened() {
         return when(
@@ -65,7 +70,7 @@ final class TubeJobs {
     /** For bikes that cannot go tubeless; it is ridden at once. */
     static Part sealant() {
         return all(
-                WheelSteps.notBlocked(),
+                begin(),
                 heed("what-tube-sealant-closes", Caution.CASING_CUT),
                 ask("tube-unpatched", on(Answer.YES), on(Answer.NO, end(Ending.NOT_FOR_THIS_TUBE))),
                 unless(Condition.CORE_REMOVABLE, end(Ending.NOT_FOR_THIS_TUBE)),
@@ -101,11 +106,11 @@ final class TubeJobs {
      */
     static Part fixedCore() {
         return all(
-                WheelSteps.notBlocked(),
+                begin(),
                 ask("other-tube", on(Answer.NO), on(Answer.YES, act("use-other-tube"), end(Ending.NEW_VALVE))),
                 heed("core-trial"),
                 WheelSteps.wheelOff(),
-                opened(),
+                WheelSteps.tubeOut(),
                 act("tube-on-bench"),
                 ask("pin-straight", on(Answer.SOUND), on(Answer.DAMAGED, end(Ending.NEW_VALVE))),
                 act("nut-to-its-end"),

@@ -23,9 +23,11 @@ final class ValveSteps {
     /** Air out of the tire that is on; where another valve goes in, nobody said of which kind this one is. */
     static Part airOut() {
         return either(
-                Condition.LIQUID_INSIDE,
-                airOut(act("air-out").valveAt(4).caution(Caution.SEALANT)),
-                airOut(act("air-out").worded("air-out-of-tube")));
+                Condition.LIQUID_INSIDE, airOut(act("air-out").valveAt(4).caution(Caution.SEALANT)), airOutOfTube());
+    }
+
+    static Part airOutOfTube() {
+        return airOut(act("air-out").worded("air-out-of-tube"));
     }
 
     private static Part airOut(Step out) {

@@ -79,6 +79,23 @@ final class WheelSteps {
                 when(Condition.LIQUID_INSIDE, act("apron").caution(Caution.SEALANT)),
                 loosen(),
                 when(Condition.INSERT_INSIDE, act("insert-lever").caution(Caution.LEVERS)),
+                firstBeadOff(),
+                when(Condition.INSERT_INSIDE, insertOut()),
+                when(Condition.TUBED, act("tube-out")));
+    }
+
+    /** The same where a tube is all that lies inside; all of the tire off where another one goes on. */
+    static Part tubeOut() {
+        return all(
+                ValveSteps.airOutOfTube(),
+                loosen(),
+                firstBeadOff(),
+                act("tube-out"),
+                unless(Condition.SAME_TIRE, act("second-bead-off"), reached(Milestone.TIRE_OFF)));
+    }
+
+    private static Part firstBeadOff() {
+        return all(
                 act("lever-at-valve").valveAt(12).caution(Caution.LEVERS),
                 ask(
                         "bead-lifts",
@@ -87,9 +104,7 @@ final class WheelSteps {
                                 Answer.NO,
                                 act("two-levers").valveAt(12).caution(Caution.LEVERS),
                                 ask("bead-lifts-now", on(Answer.YES), on(Answer.NO, end(Ending.BEAD_STUCK))))),
-                act("first-bead-off"),
-                when(Condition.INSERT_INSIDE, insertOut()),
-                when(Condition.TUBED, act("tube-out")));
+                act("first-bead-off"));
     }
 
     /** Taken out, looked at, and clean and dry before it goes back. */

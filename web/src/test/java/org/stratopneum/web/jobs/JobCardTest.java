@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -53,9 +55,12 @@ class JobCardTest {
 
     @Test
     void everyJobCanBeChosenAndBegun() {
+        Guest withTubes = rider;
+        String withTube = wheel;
         rider = Guest.withAccount(site);
         TypedBike.enter(rider);
         wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
+        Set<Job> ofATube = EnumSet.of(Job.SEALANT_IN_TUBE, Job.FIXED_CORE, Job.PATCH_TUBE, Job.SWAP_TUBE);
         List<String> begun = new ArrayList<>();
         String offered = rider.get(wheel + "/cards").body();
         for (Job job : Job.values()) {
@@ -64,8 +69,13 @@ class JobCardTest {
                     .as(job.name())
                     .isEqualTo(200);
             JobCard card = JobCard.begin(rider, wheel, job.name());
+            if (ofATube.contains(job)) {
+                assertThat(card.page()).as(job.name()).contains("no tube is in this tire", "job=FIT_TUBE");
+                card = JobCard.begin(withTubes, withTube, job.name());
+            } else {
+                begun.add(card.path());
+            }
             assertThat(card.page()).as(job.name()).contains("Why:", "What usually comes then");
-            begun.add(card.path());
         }
         assertThat(rider.get("/").body()).contains(begun);
     }
