@@ -2,6 +2,7 @@ package org.stratopneum.core.job;
 
 import static org.stratopneum.core.job.Part.all;
 import static org.stratopneum.core.job.Part.block;
+import static org.stratopneum.core.job.Part.either;
 import static org.stratopneum.core.job.Part.end;
 import static org.stratopneum.core.job.Part.leave;
 import static org.stratopneum.core.job.Part.reached;
@@ -64,11 +65,14 @@ final class CareJobs {
                                 ask("core-snug", on(Answer.YES), on(Answer.NO, act("core-tighten"))))),
                 SeatSteps.reseated(),
                 ask("valve-quiet", on(Answer.QUIET), on(Answer.AT_THE_VALVE, act("nut-by-hand"))),
-                MendJobs.testedWhereItIs());
+                either(Condition.TUBED, HoldSteps.holdTube(), HoldSteps.hold()),
+                act("hold-to-riding"));
     }
 
+    /** A tube's valve goes with its tube. */
     private static Part wholeValve() {
         return all(
+                when(Condition.TUBED, end(Ending.NEW_VALVE)),
                 WheelSteps.loosen(),
                 act("open-at-valve").valveAt(12).caution(Caution.LEVERS),
                 TapeSteps.valveOut(),

@@ -54,7 +54,7 @@ final class MendJobs {
     /** A stretch of bead is broken, rubbed clean and seated again. */
     static Part bead() {
         return all(
-                WheelSteps.notBlocked(),
+                TubelessJobs.begin(),
                 act("bead-mark"),
                 WheelSteps.wheelOff(),
                 act("mend-air-out").valveAt(4).caution(Caution.SEALANT),
@@ -72,7 +72,7 @@ final class MendJobs {
     /** Everything apart, new tape, and together again. */
     static Part retape() {
         return all(
-                WheelSteps.notBlocked(),
+                TubelessJobs.begin(),
                 WheelSteps.wheelOff(),
                 when(Condition.TIRE_ON, WheelSteps.tireOff()),
                 WheelSteps.rimSound(),
@@ -86,7 +86,7 @@ final class MendJobs {
     /** A hole in the tread: closed by the liquid, else by a plug, else from inside. */
     static Part plugAndPatch() {
         return all(
-                WheelSteps.notBlocked(),
+                TubelessJobs.begin(),
                 block(
                         MENDED,
                         block(
@@ -152,7 +152,7 @@ final class MendJobs {
     /** A slash in the flank: more use out of a tire, not for fast riding. */
     static Part sewFlank() {
         return all(
-                WheelSteps.notBlocked(),
+                TubelessJobs.begin(),
                 heed("sew-first", Caution.CASING_CUT),
                 WheelSteps.wheelOff(),
                 when(Condition.TIRE_ON, WheelSteps.tireOff()),
@@ -240,7 +240,7 @@ final class MendJobs {
     /** A dent that leaks: cleaned and sealed where it is small; straightened by somebody who does it often. */
     static Part rimDent() {
         return all(
-                WheelSteps.notBlocked(),
+                TubelessJobs.begin(),
                 heed("dent-first", Caution.CRACKED_RIM),
                 ask("dent-crack", on(Answer.SOUND), on(Answer.DAMAGED, end(Ending.RIM_DAMAGED)))
                         .caution(Caution.CRACKED_RIM),
@@ -259,7 +259,7 @@ final class MendJobs {
     /** A casing that weeps: the liquid is brought to it until its pores are closed. */
     static Part settle() {
         return all(
-                WheelSteps.notBlocked(),
+                TubelessJobs.begin(),
                 ask("settle-liquid", on(Answer.YES), on(Answer.NO, end(Ending.TOP_UP_FIRST))),
                 act("inflate-to-reseat").caution(Caution.CEILING).with(Amount.SEATING, Amount.CEILING),
                 measure("settle-pressure", Measured.PRESSURE_SET).worded("reseated-pressure"),

@@ -2,6 +2,7 @@ package org.stratopneum.core.job;
 
 import static org.stratopneum.core.job.Part.all;
 import static org.stratopneum.core.job.Part.either;
+import static org.stratopneum.core.job.Part.end;
 import static org.stratopneum.core.job.Part.reached;
 import static org.stratopneum.core.job.Part.unless;
 import static org.stratopneum.core.job.Part.when;
@@ -33,10 +34,16 @@ final class TubelessJobs {
                 toTheRoad());
     }
 
-    /** A bare rim that is ready for a tire. */
+    /** What is for tubeless wheels is not begun on one with a tube. */
+    static Part begin() {
+        return all(WheelSteps.notBlocked(), when(Condition.TUBED, end(Ending.TUBE_INSIDE)));
+    }
+
+    /** A rim that is ready for a tire; one that is on comes off first. */
     static Part fit() {
         return all(
                 WheelSteps.notBlocked(),
+                when(Condition.TIRE_ON, WheelSteps.wheelOff(), WheelSteps.tireOff()),
                 WheelSteps.rimSound(),
                 tapeOrLook(),
                 ask("valve-in-place", on(Answer.YES), on(Answer.NO, TapeSteps.valveIn())),
@@ -46,7 +53,7 @@ final class TubelessJobs {
 
     static Part change() {
         return all(
-                WheelSteps.notBlocked(),
+                begin(),
                 WheelSteps.wheelOff(),
                 when(Condition.TIRE_ON, WheelSteps.tireOff()),
                 WheelSteps.rimSound(),
@@ -59,7 +66,7 @@ final class TubelessJobs {
     /** An insert goes in, or comes out; the tire is the one that was on. */
     static Part insert() {
         return all(
-                WheelSteps.notBlocked(),
+                begin(),
                 WheelSteps.wheelOff(),
                 when(Condition.TIRE_ON, WheelSteps.tireOff()),
                 when(
@@ -75,7 +82,7 @@ final class TubelessJobs {
     /** The bead goes up with a shot of air. */
     static Part seat() {
         return all(
-                WheelSteps.notBlocked(),
+                begin(),
                 ask(
                         "shot-of",
                         on(Answer.WITH_CHAMBER, SeatSteps.withChamber()),
@@ -87,7 +94,10 @@ final class TubelessJobs {
     }
 
     static Part hold() {
-        return all(WheelSteps.notBlocked(), SealantSteps.workedIn(), HoldSteps.hold(), act("hold-to-riding"));
+        return all(
+                WheelSteps.notBlocked(),
+                either(Condition.TUBED, HoldSteps.holdTube(), all(SealantSteps.workedIn(), HoldSteps.hold())),
+                act("hold-to-riding"));
     }
 
     /** A tape that was sound stays; one that is nicked is a leak that sealant cannot close. */

@@ -11,7 +11,7 @@ import java.util.Set;
  */
 final class Hands {
 
-    private static final Set<String> BOTH_ON_WHEN_BEGUN_BARE = Set.of("FIT_DRY", "FIT_WET");
+    private static final Set<String> BEGUN_AT_THE_BENCH = Set.of("FIT_DRY", "FIT_WET");
 
     /** Rungs whose words begin with the core, out or in. */
     private static final Set<String> PUT_THE_CORE_IN =
@@ -35,8 +35,7 @@ final class Hands {
         this.holding = holding;
         boolean on = holding.contains(Condition.TIRE_ON) || !job.asked().contains(Condition.TIRE_ON);
         beads = on ? 2 : 0;
-        if (BOTH_ON_WHEN_BEGUN_BARE.contains(job.name())) {
-            beads = 0;
+        if (BEGUN_AT_THE_BENCH.contains(job.name()) && !on) {
             wheelOut = true;
             wasOut = true;
         }

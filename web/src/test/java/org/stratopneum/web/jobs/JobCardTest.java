@@ -171,14 +171,14 @@ class JobCardTest {
     @Test
     void anAnswerSentTwiceCountsOnceAndOneToAnotherStepIsSaid() {
         JobCard card = JobCard.begin(rider, wheel, "HOLD_TEST");
-        assertThat(card.step()).isEqualTo("shake");
+        assertThat(card.step()).isEqualTo("inflate-to-hold");
         String shown = card.step();
         card.answer("answer", "DONE");
         assertThat(card.answerStep(shown, "answer", "DONE").statusCode()).isEqualTo(302);
-        assertThat(card.step()).isEqualTo("listen");
-        var elsewhere = card.answerStep("hold-start", "value", "200");
+        assertThat(card.step()).isEqualTo("hold-start");
+        var elsewhere = card.answerStep("hold-end", "value", "200");
         assertThat(elsewhere.headers().firstValue("Location").orElse("")).contains("notice=moved-on");
-        assertThat(card.step()).isEqualTo("listen");
+        assertThat(card.step()).isEqualTo("hold-start");
     }
 
     @Test
