@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -84,6 +85,7 @@ class ArchiveTest {
         guest.post(wheel + "/leak", Map.of("newId", UUID.randomUUID().toString()));
         guest.post("/drill", Map.of("newId", UUID.randomUUID().toString()));
         JobCard.begin(guest, wheel, "CLEAN_UP");
+        JobCard.begin(guest, wheel, "RETAPE", "soapFirst", "on", "hub", "THRU_AXLE", "valveKind", "PRESTA");
         guest.post("/places", Map.of("newId", UUID.randomUUID().toString(), "name", "Shed", "height", "310"));
 
         JsonNode archive = archive(guest);
@@ -95,6 +97,9 @@ class ArchiveTest {
         Guest other = Guest.withAccount(site);
         bringIn(other, archive.toString());
         assertThat(without(archive(other))).isEqualTo(without(archive));
+        assertThat(archive(other).at("/rider/bench/soapFirst").asBoolean()).isTrue();
+        assertThat(archive(other).at("/wheels"))
+                .anyMatch(one -> "THRU_AXLE".equals(one.path("hub").asString()));
         assertThat(other.bytes("/photos/" + archive.at("/photos/0/id").asString()))
                 .startsWith((byte) 0x89, 'P', 'N', 'G');
         assertThat(other.get("/tracks/" + archive.at("/tracks/0/id").asString()).body())
@@ -134,10 +139,13 @@ class ArchiveTest {
         ((ObjectNode) senseless.at("/log/1/detail")).put("setup", "SOLID");
         ObjectNode loose = (ObjectNode) archive.deepCopy();
         ((ObjectNode) loose.at("/wheels/0")).put("rimId", UUID.randomUUID().toString());
+        ObjectNode bench = (ObjectNode) archive.deepCopy();
+        ((ObjectNode) bench.at("/rider/bench")).put("school", "BY_EAR");
         ObjectNode later = (ObjectNode) archive.deepCopy();
         later.put("version", 7);
         String text = archive.toString();
-        Map<String, List<String>> refused = Map.of(
+        Map<String, List<String>> refused = new HashMap<>(Map.of(bench.toString(), List.of("rider", "school")));
+        refused.putAll(Map.of(
                 wide.toString(),
                 List.of("tires[1]", "nominalWidthMm", "colour"),
                 senseless.toString(),
@@ -155,7 +163,7 @@ class ArchiveTest {
                 "{\"a\":".repeat(3000),
                 List.of("no archive"),
                 text.replaceFirst("\"places\":", "\"deep\":" + "[".repeat(2000) + "]".repeat(2000) + ",\"places\":"),
-                List.of("not JSON"));
+                List.of("not JSON")));
         refused.forEach((file, words) -> {
             Guest guest = Guest.withAccount(site);
             String page = bringIn(guest, file);

@@ -264,6 +264,23 @@ class MechanicTest {
         assertThat(rider.get("/agenda").body()).contains("Put a boot in", "job=BOOT", "cut through its threads");
     }
 
+    @Test
+    void whatIsFoundOnAWheelWithATubeIsMendedByTheCardsOfTubes() {
+        enterTubes();
+        JobCard card = begin("PREVENTION_LOOK");
+        card.goTo("look-worn");
+        card.answer("answer", "YES");
+        card.goTo("look-valve");
+        card.answer("answer", "DAMAGED");
+        assertThat(rider.get("/agenda").body())
+                .contains("job=FIT_TUBE", "job=SWAP_TUBE")
+                .doesNotContain("job=CHANGE_TIRE");
+        for (String job : new String[] {"CHANGE_TIRE", "RETAPE", "PLUG_AND_PATCH", "MEND_BEAD", "SETTLE", "DIP"}) {
+            assertThat(JobCard.begin(rider, wheel, job).page()).as(job).contains("a tube holds the air");
+        }
+        assertThat(begin("HOLD_TEST").step()).as("nothing is shaken in a tube").isEqualTo("inflate-to-hold");
+    }
+
     /** 50 psi are printed: 344.7 kPa. The advice for this tire is far below. */
     @Test
     void aPressureThatCannotBeRightIsSaidAtOnce() {

@@ -258,7 +258,8 @@ class StopTest {
                 if (!chore.when().contains("TUBED")) {
                     begins(rider, tubeless, job);
                 }
-                if (!chore.when().contains("TUBELESS") && chore != Chore.PLUG_INSIDE) {
+                // what an inspection finds on a wheel with a tube has cards of its own
+                if (chore.ofStop() && !chore.when().contains("TUBELESS") && chore != Chore.PLUG_INSIDE) {
                     begins(other, tubed, job);
                 }
             });
