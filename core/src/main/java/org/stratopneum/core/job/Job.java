@@ -39,6 +39,9 @@ public enum Job {
     PREVENTION_LOOK(CareJobs.inspection(), Goal.AS_IT_IS),
     CLEAN_UP(CareJobs.cleanUp(), Goal.AS_IT_IS);
 
+    /** The step that a dip on the way of a job ends with. */
+    public static final String LAST_DIP = "dip-3";
+
     private final Part script;
     private final Goal goal;
     private final Set<Condition> asked;

@@ -138,7 +138,7 @@ final class RefreshJobs {
                 measure("dip-first", Measured.DEPTH).valveAt(6).caution(Caution.SEALANT),
                 measure("dip-1", Measured.DEPTH).valveAt(6).worded("dip-depth"),
                 measure("dip-2", Measured.DEPTH).valveAt(6).worded("dip-depth-again"),
-                measure("dip-3", Measured.DEPTH).valveAt(6).worded("dip-depth-again"),
+                measure(Job.LAST_DIP, Measured.DEPTH).valveAt(6).worded("dip-depth-again"),
                 reached(Milestone.DIPPED),
                 act("dip-up").valveAt(4));
     }

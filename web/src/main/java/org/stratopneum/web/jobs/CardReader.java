@@ -71,6 +71,17 @@ class CardReader {
         this.json = json;
     }
 
+    /** What is asked once for all wheels of a card. */
+    private record Asked(
+            CardMapper.CardRow row,
+            CardChoices choices,
+            BikeState bike,
+            ShelfItem bottle,
+            Double tapeMm,
+            List<CardMapper.AnswerRow> answers,
+            Map<UUID, SealantState> liquid,
+            Rider rider) {}
+
     /** @throws NotThereException when this rider has no such card */
     Card card(UUID id, Rider rider) {
         CardMapper.CardRow row = mapper.card(id).orElseThrow(NotThereException::new);
@@ -78,53 +89,62 @@ class CardReader {
         List<CardMapper.WheelRow> wheels = mapper.wheels(id);
         List<CardMapper.AnswerRow> answers = mapper.answers(id);
         BikeState bike = garage.bikeOn(row.bikeId(), wheels.get(0).wheelsetId());
-        ShelfItem bottle = Optional.ofNullable(choices.from().sealant())
-                .flatMap(shelf::item)
-                .orElse(null);
-        List<Card.Wheel> standing = wheels.stream()
-                .map(wheel -> wheel(row.job(), choices, wheel, bike, bottle, answers, rider))
-                .toList();
-        return new Card(row, choices, bike.hand(), standing);
+        boolean dipped = row.job().names(Amount.TOP_UP)
+                && answers.stream().anyMatch(answer -> answer.step().equals(Job.LAST_DIP));
+        Asked asked = new Asked(
+                row,
+                choices,
+                bike,
+                taken(choices.from().sealant()),
+                tapeMm(row.job(), choices),
+                answers,
+                dipped ? sealant.of(bike, rider) : Map.of(),
+                rider);
+        return new Card(
+                row,
+                choices,
+                bike.hand(),
+                wheels.stream().map(wheel -> wheel(asked, wheel)).toList());
     }
 
-    private Card.Wheel wheel(
-            Job job,
-            CardChoices choices,
-            CardMapper.WheelRow row,
-            BikeState bike,
-            ShelfItem bottle,
-            List<CardMapper.AnswerRow> answers,
-            Rider rider) {
-        WheelState now = bike.wheel(row.position()).orElseThrow();
-        CardCase setUp = setUp(job, choices, now, row.tireId(), bike);
+    private ShelfItem taken(UUID item) {
+        return Optional.ofNullable(item).flatMap(shelf::item).orElse(null);
+    }
+
+    /** Width of the tape that a card takes (mm), or null where none is named or none is laid. */
+    Double tapeMm(Job job, CardChoices choices) {
+        ShelfItem tape = job.names(Amount.TAPE_WIDTH) ? taken(choices.from().tape()) : null;
+        return tape == null ? null : tape.widthMm();
+    }
+
+    private Card.Wheel wheel(Asked asked, CardMapper.WheelRow row) {
+        Job job = asked.row.job();
+        WheelState now = asked.bike.wheel(row.position()).orElseThrow();
+        CardCase setUp = setUp(job, asked.choices, now, row.tireId(), asked.bike, asked.tapeMm);
         Map<String, CardMapper.AnswerRow> own = new HashMap<>();
-        answers.stream()
+        asked.answers.stream()
                 .filter(answer -> answer.wheelId().equals(row.wheelId()))
                 .forEach(answer -> own.put(answer.step(), answer));
-        boolean dipped = job.names(Amount.TOP_UP) && own.containsKey("dip-3");
-        Double topUp = dipped
-                ? Optional.ofNullable(sealant.of(bike, rider).get(now.wheelId()))
-                        .map(SealantState::topUpMl)
-                        .orElse(null)
-                : null;
+        // a stick that was dipped on the way knows better than the forecast that the card was begun with
+        SealantState liquid = own.containsKey(Job.LAST_DIP) ? asked.liquid.get(now.wheelId()) : null;
         JobCase facts = setUp.jobCase(
                 holding(row.holding()),
-                advised(bike, setUp.goal(), rider),
-                topUp,
-                bottle,
-                bike.hand().fit());
+                advised(asked.bike, setUp.goal(), asked.rider),
+                liquid == null ? null : liquid.topUpMl(),
+                asked.bottle,
+                asked.bike.hand().fit());
         return Card.Wheel.of(row, now, setUp, facts, job, own);
     }
 
-    /** What a card on this wheel would be, or is, done with. */
-    CardCase setUp(Job job, CardChoices choices, WheelState now, UUID tireId, BikeState bike) {
+    /**
+     * What a card on this wheel would be, or is, done with.
+     *
+     * @param tapeMm width of the tape that it takes (mm), or null
+     */
+    CardCase setUp(Job job, CardChoices choices, WheelState now, UUID tireId, BikeState bike, Double tapeMm) {
         boolean on = tireId == null
                 || now.tire().filter(tire -> tire.id().equals(tireId)).isPresent();
         WheelState.Tire tire = on ? null : spares.tireFor(now.wheelId(), tireId).orElseThrow(NotThereException::new);
-        Double tapeMm = Optional.ofNullable(choices.from().tape())
-                .flatMap(shelf::item)
-                .map(ShelfItem::widthMm)
-                .orElse(null);
         return new CardCase(
                 job,
                 choices,

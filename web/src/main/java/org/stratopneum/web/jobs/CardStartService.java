@@ -143,15 +143,17 @@ class CardStartService {
 
     private List<Planned> planned(Beginning beginning, ObjectNode said, Map<UUID, UUID> tires) {
         List<Planned> planned = new ArrayList<>();
+        CardChoices all = bench.with(beginning.usual.choices(), said);
+        Double tapeMm = reader.tapeMm(beginning.job, all);
         for (WheelState wheel : beginning.wheels) {
             boolean asked = wheel.wheelId().equals(beginning.stand.wheel().wheelId());
-            CardChoices choices = bench.with(beginning.usual.choices(), said);
+            CardChoices choices = all;
             if (!asked) {
                 // what the other wheel is known to have differs from what was said of this one
                 choices = bench.with(choices, bench.ofWheel(wheel));
             }
             UUID tire = tires.get(wheel.wheelId());
-            CardCase setUp = reader.setUp(beginning.job, choices, wheel, tire, beginning.stand.bike());
+            CardCase setUp = reader.setUp(beginning.job, choices, wheel, tire, beginning.stand.bike(), tapeMm);
             planned.add(new Planned(wheel, tire, choices, setUp));
         }
         return planned;
@@ -168,7 +170,8 @@ class CardStartService {
         if (mapper.insert(beginning.id, beginning.job, bike, choices, logbook.now()) == 1) {
             ShelfItem bottle = item(beginning.stock, asked.choices().from().sealant());
             for (Planned each : planned) {
-                boolean sealedBefore = sealant.everIn(each.wheel());
+                boolean sealedBefore =
+                        beginning.job.asked().contains(Condition.NEVER_SEALED) && sealant.everIn(each.wheel());
                 String holding = reader.write(each.setUp().holding(bottle, sealedBefore));
                 mapper.insertWheel(beginning.id, each.wheel().wheelId(), each.tire(), holding);
             }
