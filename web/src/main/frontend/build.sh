@@ -21,13 +21,16 @@ fi
 
 rm -rf "$out/assets" "$out/paper"
 mkdir -p "$out/assets/fonts" "$out/assets/js" target
-cp node_modules/@fontsource-variable/saira/files/saira-latin-wght-normal.woff2 "$out/assets/fonts/"
-cp node_modules/@fontsource-variable/saira/LICENSE "$out/assets/fonts/saira-LICENSE.txt"
+fonts=node_modules/@fontsource-variable
+for font in national-park atkinson-hyperlegible-next; do
+  cp "$fonts/$font/files/$font-latin-wght-normal.woff2" "$out/assets/fonts/"
+  cp "$fonts/$font/LICENSE" "$out/assets/fonts/$font-LICENSE.txt"
+done
 # for paper: its library reads no woff2
 mkdir -p "$out/paper"
-cp node_modules/@expo-google-fonts/saira/400Regular/Saira_400Regular.ttf "$out/paper/"
-cp node_modules/@expo-google-fonts/saira/600SemiBold/Saira_600SemiBold.ttf "$out/paper/"
-cp node_modules/@expo-google-fonts/saira/LICENSE_FONT "$out/paper/saira-LICENSE.txt"
+paper=node_modules/@expo-google-fonts/national-park
+cp "$paper/400Regular/NationalPark_400Regular.ttf" "$paper/600SemiBold/NationalPark_600SemiBold.ttf" "$out/paper/"
+cp "$fonts/national-park/LICENSE" "$out/paper/national-park-LICENSE.txt"
 cp src/main/frontend/js/*.js "$out/assets/js/"
 cp src/main/frontend/img/*.svg src/main/frontend/img/*.png "$out/assets/"
 node node_modules/@tailwindcss/cli/dist/index.mjs --minify -i src/main/frontend/css/app.css -o "$out/assets/app.css"

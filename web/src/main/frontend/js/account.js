@@ -1,11 +1,15 @@
 // Signing up: gives the browser's time zone along, and says while typing how hard the password is to guess.
-// Without this module the machine's zone is taken, and the length of the password is all that is checked.
+// Without this module the machine's zone is taken, and the length of the password is all that is checked; and what was
+// typed before signing in again is sent by its button.
 
 const PAUSE_MS = 400;
 
 for (const field of document.querySelectorAll("input[data-zone]")) {
   field.value = Intl.DateTimeFormat().resolvedOptions().timeZone ?? "";
 }
+
+// Signed in again: what was typed before goes on its way by itself.
+document.querySelector("form[data-send-again]")?.requestSubmit();
 
 for (const place of document.querySelectorAll("[data-strength]")) {
   const form = place.closest("form");

@@ -32,7 +32,9 @@ for (const form of document.querySelectorAll("form[data-live]")) {
       showFaults(form, touched);
       failed.hidden = true;
       if (form.method === "get") {
-        history.replaceState(null, "", `${form.action}?${query}`);
+        const here = new URL(form.action);
+        here.search = query;
+        history.replaceState(null, "", here);
       }
       form.removeAttribute("aria-busy");
     } catch (error) {

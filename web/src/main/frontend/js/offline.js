@@ -31,7 +31,7 @@ function reading(bike, wheel) {
   const { unit } = mine.rider;
   const id = `reading-${wheel.id}`;
   const field = make("input", { type: "text", inputmode: "decimal", id, autocomplete: "off" });
-  const fault = make("span", { class: "fault", role: "alert" });
+  const fault = make("span", { class: "err", role: "alert" });
   return make(
     "form",
     {
@@ -55,21 +55,21 @@ function reading(bike, wheel) {
     make("label", { for: id }, `${say("reading.value", wheel.label)} (${unit.symbol})`),
     field,
     fault,
-    make("button", { class: "act act-trail" }, say("reading")),
+    make("button", { class: "btn soft trail" }, say("reading")),
   );
 }
 
 function bikeOf(bike) {
   return make(
     "section",
-    { class: "ruled", "data-bike": bike.id },
+    { class: "group", "data-bike": bike.id },
     make("h2", {}, bike.name),
     ...bike.wheels.flatMap((wheel) => [
       make("h3", { class: "mt-4" }, wheel.label),
       wheel.told === "" ? null : make("p", {}, wheel.told),
       make("p", {}, wheel.limit),
       wheel.last === "" ? null : make("p", {}, wheel.last),
-      wheel.liquid === "" ? null : make("p", { class: "label" }, wheel.liquid),
+      wheel.liquid === "" ? null : make("p", { class: "quiet" }, wheel.liquid),
       reading(bike, wheel),
     ]),
   );
@@ -78,9 +78,9 @@ function bikeOf(bike) {
 function cardOf(card) {
   return make(
     "section",
-    { class: "ruled", "data-card": card.id },
+    { class: "group", "data-card": card.id },
     make("h2", {}, card.title),
-    make("p", { class: "label" }, `${card.bike}, ${card.where}`),
+    make("p", { class: "quiet" }, `${card.bike}, ${card.where}`),
     make("p", {}, make("strong", {}, card.step)),
     make("p", {}, card.why),
     ...card.cautions.map((words) => make("p", { class: "caution" }, make("strong", {}, `${say("caution")} `), words)),

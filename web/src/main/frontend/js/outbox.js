@@ -173,7 +173,7 @@ for (const form of document.querySelectorAll("form[data-readings]")) {
 }
 
 async function keepReadings(form, submitter, mine, bike) {
-  const asTold = submitter?.hasAttribute("formaction") ?? false;
+  const asTold = submitter?.name === "set";
   const unit = [mine.rider.unit, mine.rider.beside].find((one) => one.code === form.elements.unit.value);
   const said = form.parentElement.querySelector("[data-kept]");
   const fault = form.parentElement.querySelector("[data-not-kept]");

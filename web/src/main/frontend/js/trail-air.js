@@ -62,7 +62,7 @@ export function air(rung) {
         ),
       ),
       filled.parts.some((one) => one.held) ? make("p", { class: "caution" }, say("air.held")) : null,
-      make("p", { class: "label" }, say("air.left", left(filled.left))),
+      make("p", { class: "quiet" }, say("air.left", left(filled.left))),
     );
   }
   if (used === "GAS" && filled.parts.length > 0) {
@@ -113,11 +113,11 @@ export function budget() {
     { id: "budget", open: trail.open.has("budget") },
     make("summary", {}, say("budget")),
     make("p", {}, now.wheel?.limit ?? say("limit.tire", pressure(flat.air.ceilingKpa))),
-    now.wheel === undefined || now.wheel.guessed ? make("p", { class: "label" }, say("guessed")) : null,
+    now.wheel === undefined || now.wheel.guessed ? make("p", { class: "quiet" }, say("guessed")) : null,
     now.wheel === undefined || now.wheel.told === "" ? null : make("p", {}, now.wheel.told),
     lines.length === 0
       ? make("p", {}, say("budget.none"))
       : make("ul", { class: "said" }, ...lines.map((line) => make("li", {}, line))),
-    make("p", { class: "label" }, say("budget.note")),
+    make("p", { class: "quiet" }, say("budget.note")),
   );
 }

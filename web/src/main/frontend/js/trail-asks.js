@@ -25,7 +25,7 @@ function question(name, title, answers, answered) {
           trail.told.asked[name] = false;
           trail.draw();
         },
-        { class: "act act-small", "data-change": name },
+        { class: "btn soft slim", "data-change": name },
       ),
     );
   }
@@ -115,7 +115,7 @@ export function meanwhile() {
       "sealant",
       say("sealant"),
       [
-        now.wheel?.liquid ? make("p", { class: "label" }, now.wheel.liquid) : null,
+        now.wheel?.liquid ? make("p", { class: "quiet" }, now.wheel.liquid) : null,
         choices("sealant", sealant, is, (code) => {
           trail.told.stop = {
             ...trail.told.stop,
@@ -141,7 +141,7 @@ function bagQuestion(stop) {
 
 function otherTire() {
   const field = make("input", { type: "text", id: "other-size", autocomplete: "off" });
-  const fault = make("span", { class: "fault", role: "status" });
+  const fault = make("span", { class: "err", role: "status" });
   const get = async () => {
     try {
       const answer = await fetch(`/trailside/tire.json?size=${encodeURIComponent(field.value)}`);

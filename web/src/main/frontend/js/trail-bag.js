@@ -48,7 +48,7 @@ export function bagPanel({ rules, say, bag, note, pumps: known, usualG, change, 
       ),
     );
   return [
-    make("p", { class: "label" }, note),
+    make("p", { class: "quiet" }, note),
     ...rules.items.map(({ code, words }) => {
       const count = code === "GAS" ? full.length : (bag.counts[code] ?? 0);
       const set = (value) =>
@@ -100,7 +100,7 @@ export function bagPanel({ rules, say, bag, note, pumps: known, usualG, change, 
       bag.headShuts ? "yes" : "no",
       (value) => change({ headShuts: value === "yes" }),
     ),
-    button(say("bag.right"), right, { class: "act act-trail act-main", "data-act": "bag-right" }),
+    button(say("bag.right"), right, { class: "btn trail", "data-act": "bag-right" }),
   ];
 }
 
@@ -137,7 +137,7 @@ export function bagToggles({ rules, say, bag, pumps, change, right }) {
     make(
       "div",
       { class: "trail-answers" },
-      button(say("bag.toggles.done"), right, { class: "act act-trail act-main", "data-act": "bag-known" }),
+      button(say("bag.toggles.done"), right, { class: "btn trail", "data-act": "bag-known" }),
     ),
   ];
 }

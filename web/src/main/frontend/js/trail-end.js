@@ -29,7 +29,7 @@ export function end() {
   return make(
     "section",
     { id: "step", class: "trail-step", "data-end": trail.told.end },
-    make("p", { class: "label" }, say("end")),
+    make("p", { class: "quiet" }, say("end")),
     make("h2", { tabindex: "-1" }, ended.words),
     make("p", {}, ended.how),
     ...cautions(ended.cautions),
@@ -49,14 +49,14 @@ export function end() {
           ),
         ),
     now.wheel === undefined
-      ? make("p", { class: "label" }, say("not-signed-in"))
+      ? make("p", { class: "quiet" }, say("not-signed-in"))
       : trail.told.written
         ? make(
             "p",
             { role: "status", class: "done", id: "written" },
             say(waits(trail.told.written) ? "written" : "in-log"),
           )
-        : button(say("write"), writeStop, { class: "act act-trail act-main", id: "write" }),
+        : button(say("write"), writeStop, { class: "btn trail", id: "write" }),
     trail.told.written && trail.told.end !== "WALK" ? reading() : null,
     make(
       "div",
@@ -150,7 +150,7 @@ export function reading() {
 
 function newReading(unit) {
   const field = make("input", { type: "text", inputmode: "decimal", id: "reading", autocomplete: "off" });
-  const fault = make("span", { class: "fault", role: "alert", id: "fault-reading" });
+  const fault = make("span", { class: "err", role: "alert", id: "fault-reading" });
   return make(
     "form",
     {
@@ -173,6 +173,6 @@ function newReading(unit) {
     make("label", { for: "reading" }, `${say("reading.value", wheel().label)} (${unit.symbol})`),
     field,
     fault,
-    make("button", { class: "act act-trail", id: "write-reading" }, say("reading")),
+    make("button", { class: "btn soft trail", id: "write-reading" }, say("reading")),
   );
 }

@@ -39,10 +39,10 @@ export function outboxPanel({ waiting, rider, say, time, changed }) {
       );
     } else {
       if (entry.state === "GONE") {
-        parts.push(make("p", { class: "fault" }, say("gone")));
+        parts.push(make("p", { class: "err" }, say("gone")));
       }
       if (entry.state === "FAULTY") {
-        parts.push(make("p", { class: "fault" }, say("faulty", entry.said)));
+        parts.push(make("p", { class: "err" }, say("faulty", entry.said)));
         acts.push(
           button(say("as-now"), () => again(entry, { at: null, id: crypto.randomUUID() }), { "data-act": "as-now" }),
         );
@@ -58,9 +58,9 @@ export function outboxPanel({ waiting, rider, say, time, changed }) {
   };
   return make(
     "section",
-    { id: "outbox", class: "ruled" },
+    { id: "outbox", class: "group" },
     make("h2", {}, say("waiting")),
-    make("p", { class: "label" }, say("waiting.count", waiting.length)),
+    make("p", { class: "quiet" }, say("waiting.count", waiting.length)),
     own.length === 0 ? null : make("ul", {}, ...own.map(line)),
     others.length === 0
       ? null

@@ -17,7 +17,7 @@ export function make(tag, properties = {}, ...children) {
 }
 
 export function button(text, act, more = {}) {
-  return make("button", { type: "button", class: "act act-trail", onclick: act, ...more }, text);
+  return make("button", { type: "button", class: "btn soft trail", onclick: act, ...more }, text);
 }
 
 const SVG = "http://www.w3.org/2000/svg";

@@ -52,7 +52,7 @@ function bagPanel() {
   return make(
     "section",
     { id: "step", class: "trail-step", "data-code": "bag" },
-    make("p", { class: "label" }, say("step", trail.told.before.length + 1)),
+    make("p", { class: "quiet" }, say("step", trail.told.before.length + 1)),
     make("h2", { tabindex: "-1" }, say("bag")),
     ...toggles(),
     make("div", { class: "trail-answers trail-small" }, back()),
@@ -70,7 +70,7 @@ export function stepPanel() {
   const panel = make(
     "section",
     { id: "step", class: "trail-step", "data-code": rung.code },
-    make("p", { class: "label" }, say("step", trail.told.before.length + 1)),
+    make("p", { class: "quiet" }, say("step", trail.told.before.length + 1)),
     make("h2", { tabindex: "-1" }, rung.title),
     drawing(rung.code, holds("LIVE_SEALANT"), say),
     rung.seconds > 0 ? clock(rung.code, rung.seconds) : null,
@@ -95,7 +95,7 @@ export function stepPanel() {
               trail.told.stop = after;
               trail.told.end = ladder.ending(trail.rules, reply, after);
             }),
-          { "data-reply": reply.code, class: i === 0 ? "act act-trail act-main" : "act act-trail" },
+          { "data-reply": reply.code, class: i === 0 ? "btn trail" : "btn soft trail" },
         ),
       ),
       rung.uses === null && rung.air === null

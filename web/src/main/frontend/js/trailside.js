@@ -69,7 +69,7 @@ function offer() {
     { id: "offer", class: "trail-answers" },
     button(say("continue", hour(trail.offered.began)), () => settle(trail.offered), {
       id: "continue",
-      class: "act act-trail act-main",
+      class: "btn trail",
     }),
     button(say("new-flat"), () => settle(trail.told), { id: "new-flat" }),
   );
@@ -97,7 +97,7 @@ function below() {
         "details",
         { id: "quick", open: trail.open.has("quick") },
         make("summary", {}, say("quick")),
-        make("p", { class: "label" }, wheel().label),
+        make("p", { class: "quiet" }, wheel().label),
         reading(),
         make("h3", {}, say("traces")),
         make("p", {}, say("traces.note")),

@@ -4,7 +4,7 @@ for (const form of document.querySelectorAll("form[data-upload]")) {
   const file = form.querySelector("input[type=file]");
   const bar = form.querySelector("progress");
   const said = form.querySelector("[data-progress]");
-  const fault = form.querySelector(".fault");
+  const fault = form.querySelector(".err");
 
   const stop = (message) => {
     bar.hidden = true;

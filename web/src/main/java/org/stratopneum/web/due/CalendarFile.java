@@ -31,7 +31,7 @@ final class CalendarFile {
 
     CalendarFile(Instant written) {
         this.written = written;
-        calendar.add(new ProdId("-//Stratopneum//agenda//EN"));
+        calendar.add(new ProdId("-//Stratopneum//todo//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
         calendar.add(ImmutableCalScale.GREGORIAN);
     }

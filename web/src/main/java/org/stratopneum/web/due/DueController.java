@@ -1,6 +1,7 @@
 package org.stratopneum.web.due;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -11,14 +12,13 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
-import org.stratopneum.web.log.LogDetail.CareDone;
 
-/** One matter of the agenda: put off, skipped, done. */
+/** What is to do: snoozed, skipped, done. */
 @Controller
 class DueController {
 
     private static final String PAGE = "due/matter";
-    private static final String TO_AGENDA = "redirect:/agenda";
+    private static final String TO_LIST = "redirect:/todo";
 
     private final DueService service;
 
@@ -52,43 +52,61 @@ class DueController {
 
     private static String after(String key, DueEntryPage again, HttpServletResponse response, Model model) {
         if (again == null) {
-            return "redirect:"
-                    + UriComponentsBuilder.fromPath("/agenda")
-                            .queryParam("marked", key)
-                            .toUriString();
+            return marked(List.of(key));
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         model.addAttribute("page", again);
         return PAGE;
     }
 
-    @PostMapping("/matters/{key}/take-back")
-    String takeBack(@PathVariable String key) {
-        service.takeBack(key);
-        return TO_AGENDA;
+    @PostMapping("/todo/snooze")
+    String snooze(@RequestParam List<String> key, @RequestParam int days) {
+        service.snooze(key, days);
+        return marked(key);
     }
 
-    @PostMapping("/wheels/{id}/care-done")
-    String careDone(@PathVariable UUID id, @RequestParam UUID entry, @RequestParam CareDone.Care care) {
-        service.careDone(id, entry, care);
-        return TO_AGENDA + "?written=" + entry;
+    @PostMapping("/todo/skip")
+    String skip(@RequestParam List<String> key) {
+        service.skip(key);
+        return marked(key);
     }
 
-    @PostMapping("/reminders/{id}/done")
-    String done(@PathVariable UUID id) {
-        service.tick(id, true);
-        return TO_AGENDA + "?done=" + id;
+    /** Done with one touch: care goes into the log, a reminder is ticked off. */
+    @PostMapping("/todo/done")
+    String done(@RequestParam List<String> key) {
+        DueService.Done done = service.done(key);
+        UriComponentsBuilder address = UriComponentsBuilder.fromPath("/todo");
+        if (!done.written().isEmpty()) {
+            address.queryParam("written", done.written().toArray());
+        }
+        if (done.reminder() != null) {
+            address.queryParam("done", done.reminder());
+        }
+        return "redirect:" + address.toUriString();
+    }
+
+    @PostMapping("/todo/unmark")
+    String unmark(@RequestParam List<String> key) {
+        service.unmark(key);
+        return TO_LIST;
+    }
+
+    private static String marked(List<String> keys) {
+        return "redirect:"
+                + UriComponentsBuilder.fromPath("/todo")
+                        .queryParam("marked", keys.toArray())
+                        .toUriString();
     }
 
     @PostMapping("/reminders/{id}/open")
     String open(@PathVariable UUID id) {
         service.tick(id, false);
-        return TO_AGENDA;
+        return TO_LIST;
     }
 
     @PostMapping("/reminders/{id}/delete")
     String delete(@PathVariable UUID id) {
         service.delete(id);
-        return TO_AGENDA;
+        return TO_LIST;
     }
 }

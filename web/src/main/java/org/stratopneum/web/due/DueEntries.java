@@ -4,8 +4,11 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -17,6 +20,7 @@ import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.jobs.OpenCards;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.parts.shelf.Shelf;
 import org.stratopneum.web.parts.shelf.ShelfItem;
@@ -28,7 +32,7 @@ import org.stratopneum.web.rider.Riders;
 
 /** Gathers all that is due over all bikes, the shelf, and the rider's own reminders. */
 @Service
-class DueEntries {
+public class DueEntries {
 
     private final Garage garage;
     private final Riders riders;
@@ -64,13 +68,15 @@ class DueEntries {
     /**
      * All that was asked for once.
      *
+     * @param advice what is recommended for the usual ride of each bike, where that is known
      * @param matters those of wheels first, then earliest first; what was put off on its later day, what was skipped not at all
      * @param put what was put off or skipped, as it would stand without
      */
-    record All(
+    public record All(
             Rider rider,
             LocalDate today,
             List<BikeState> bikes,
+            Map<UUID, BikeAdvice> advice,
             WheelDues.Known known,
             List<DueEntry> matters,
             List<DueEntry> put,
@@ -90,14 +96,16 @@ class DueEntries {
         Instant now = logbook.now();
         List<BikeState> bikes = garage.bikes();
         WheelDues.Known known = wheelDues.known(bikes, rider, now);
+        Map<UUID, BikeAdvice> advices = new HashMap<>();
         List<DueEntry> plain = new ArrayList<>();
         List<DueEntry> marked = new ArrayList<>();
         for (BikeState bike : bikes) {
             Optional<BikeAdvice> advice = advisor.adviseUsual(bike);
+            advice.ifPresent(found -> advices.put(bike.id(), found));
             for (WheelPosition position : WheelPosition.values()) {
                 bike.wheel(position)
                         .ifPresent(wheel -> known.all(wheel, window(advice, position))
-                                .forEach(item -> sort(matter(bike, wheel, item), item, known, plain, marked)));
+                                .forEach(item -> sort(matter(bike, wheel, item, known), item, known, plain, marked)));
             }
         }
         for (OpenWork work : openWork) {
@@ -114,7 +122,7 @@ class DueEntries {
                 .forEach(item -> sort(matter(item, known.today()), null, known, plain, marked));
         plain.sort(Comparator.comparing((DueEntry matter) -> matter.wheel() == null)
                 .thenComparing(DueEntry::due));
-        return new All(rider, known.today(), bikes, known, plain, marked, stock);
+        return new All(rider, known.today(), bikes, advices, known, plain, marked, stock);
     }
 
     static PressureWindow window(Optional<BikeAdvice> advice, WheelPosition position) {
@@ -140,39 +148,72 @@ class DueEntries {
 
     private static DueEntry on(DueEntry matter, LocalDate due) {
         return new DueEntry(
-                matter.key(), matter.wheel(), matter.where(), matter.what(), matter.path(), matter.kind(), due);
+                matter.key(),
+                matter.wheel(),
+                matter.bike(),
+                matter.position(),
+                matter.where(),
+                matter.what(),
+                matter.icon(),
+                matter.path(),
+                matter.kind(),
+                due);
     }
 
-    private DueEntry matter(BikeState bike, WheelState wheel, DueItem item) {
+    private DueEntry matter(BikeState bike, WheelState wheel, DueItem item, WheelDues.Known known) {
+        Optional<OpenCards.OpenCard> card = known.cards().stream()
+                .filter(open -> item.reason().ofCard()
+                        && open.wheelId().equals(item.wheelId())
+                        && open.due(known.rider().zoneId(), known.now()).reason() == item.reason())
+                .findFirst();
+        String what = wording.of("due", item.reason());
         return new DueEntry(
                 WheelDues.key(item),
                 wheel.wheelId(),
+                bike.name(),
+                wheel.position(),
                 bike.name() + " " + wording.of("position", wheel.position()),
-                wording.of("due", item.reason()),
-                path(item),
+                card.map(open -> wording.text("due.card", what, wording.of("job", open.job())))
+                        .orElse(what),
+                icon(item.reason()),
+                card.map(OpenCards.OpenCard::path).orElse(path(item)),
                 kind(item.reason()),
                 item.due());
+    }
+
+    static String icon(DueReason reason) {
+        return switch (reason) {
+            case BELOW_WINDOW, ABOVE_WINDOW -> "pump";
+            case FIRST_READING, SETTLING, PRESSURE_LOOK, HOLD_TEST -> "gauge";
+            case LEAK -> "bubble";
+            case SEALANT_LOOK -> "stick";
+            case SEALANT_REFRESH, SEALANT_TOP_UP, SEALANT_RENEW -> "drop";
+            case PREVENTION_LOOK -> "look";
+            case CORE_SERVICE, JOB_CARD, JOB_WAIT -> "jobs";
+        };
     }
 
     private static DueEntry.Kind kind(DueReason reason) {
         if (reason.ofCard()) {
             return DueEntry.Kind.CARD;
         }
-        return reason == DueReason.CORE_SERVICE || reason == DueReason.PREVENTION_LOOK
-                ? DueEntry.Kind.CARE
-                : DueEntry.Kind.NOTED;
+        return switch (reason) {
+            case CORE_SERVICE, PREVENTION_LOOK -> DueEntry.Kind.CARE;
+            case BELOW_WINDOW, ABOVE_WINDOW, LEAK -> DueEntry.Kind.AMISS;
+            default -> DueEntry.Kind.NOTED;
+        };
     }
 
     static String path(DueItem item) {
         String wheel = "/wheels/" + item.wheelId();
         return switch (item.reason()) {
-            case LEAK -> wheel + "/pace";
+            case LEAK -> wheel + "/leaks";
             case SEALANT_LOOK -> wheel + "/sealant#dip";
             case SEALANT_REFRESH, SEALANT_TOP_UP -> wheel + "/sealant#fill";
-            case SEALANT_RENEW -> wheel + "/cards/new?job=RENEW_SEALANT";
-            case CORE_SERVICE -> wheel + "/cards/new?job=SERVICE_VALVE";
-            case PREVENTION_LOOK -> wheel + "/cards/new?job=PREVENTION_LOOK";
-            case JOB_CARD, JOB_WAIT, HOLD_TEST -> "/cards";
+            case SEALANT_RENEW -> wheel + "/jobs/new?job=RENEW_SEALANT";
+            case CORE_SERVICE -> wheel + "/jobs/new?job=SERVICE_VALVE";
+            case PREVENTION_LOOK -> wheel + "/jobs/new?job=PREVENTION_LOOK";
+            case JOB_CARD, JOB_WAIT, HOLD_TEST -> "/jobs";
             default -> wheel;
         };
     }
@@ -184,8 +225,11 @@ class DueEntries {
                         .map(wheel -> new DueEntry(
                                 begun.key(),
                                 begun.wheelId(),
+                                bike.name(),
+                                wheel.position(),
                                 bike.name() + " " + wording.of("position", wheel.position()),
                                 wording.text(begun.message()),
+                                "bubble",
                                 begun.path(),
                                 DueEntry.Kind.CARD,
                                 LocalDate.ofInstant(begun.since(), rider.zoneId()))))
@@ -194,17 +238,20 @@ class DueEntries {
 
     private DueEntry matter(FollowUp followUp) {
         String wheel = followUp.wheelId() == null ? null : "/wheels/" + followUp.wheelId();
-        String path = wheel == null || followUp.job() == null ? wheel : wheel + "/cards/new?job=" + followUp.job();
+        String path = wheel == null || followUp.job() == null ? wheel : wheel + "/jobs/new?job=" + followUp.job();
         if (followUp.errand() != null) {
             path = errand(followUp, wheel, path);
         }
         return new DueEntry(
                 "follow-" + followUp.id(),
                 followUp.wheelId(),
+                followUp.bikeName(),
+                followUp.position(),
                 followUp.wheelId() == null
-                        ? wording.text("agenda.own")
+                        ? wording.text("todo.own")
                         : followUp.bikeName() + " " + wording.of("position", followUp.position()),
                 followUp.says(wording),
+                "bell",
                 path,
                 DueEntry.Kind.FOLLOW_UP,
                 followUp.dueOn());
@@ -224,8 +271,11 @@ class DueEntries {
         return new DueEntry(
                 "bottle-" + bottle.id(),
                 null,
-                wording.text("agenda.shelf"),
-                wording.text(bottle.pastBestBefore(today) ? "agenda.bottle.past" : "agenda.bottle", bottle.name()),
+                null,
+                null,
+                wording.text("todo.shelf"),
+                wording.text(bottle.pastBestBefore(today) ? "todo.bottle.past" : "todo.bottle", bottle.name()),
+                "shelf",
                 "/shelf/" + bottle.id(),
                 DueEntry.Kind.NOTED,
                 bottle.bestBefore());

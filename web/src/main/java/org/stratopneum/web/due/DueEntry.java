@@ -2,33 +2,48 @@ package org.stratopneum.web.due;
 
 import java.time.LocalDate;
 import java.util.UUID;
+import org.stratopneum.web.fleet.bikes.WheelPosition;
 
 /**
  * Something that is due, whatever it comes from.
  *
  * @param key its name, the same for as long as it is the same matter
  * @param wheel the wheel that it is about, or null
+ * @param bike the bike that the wheel is in, and {@code position} its place there; null without a wheel
  * @param where bike and wheel, or the shelf, in words
  * @param what in words
+ * @param icon the sign that stands for it
  * @param path where it is done
  * @param kind what can be done about it here
- * @param due with what was put off taken into account
+ * @param due with what was snoozed taken into account
  */
-record DueEntry(String key, UUID wheel, String where, String what, String path, Kind kind, LocalDate due) {
+public record DueEntry(
+        String key,
+        UUID wheel,
+        String bike,
+        WheelPosition position,
+        String where,
+        String what,
+        String icon,
+        String path,
+        Kind kind,
+        LocalDate due) {
 
-    /** What can be done about it on the agenda itself. */
-    enum Kind {
-        /** Noted where its path leads; it can be put off and skipped. */
+    /** What can be done about it on the list itself. */
+    public enum Kind {
+        /** Done where its path leads; it can be snoozed and skipped. */
         NOTED,
+        /** The same, and it counts as late from its first day: the wheel is not as it should be. */
+        AMISS,
         /** Done with one touch, which the log keeps. */
         CARE,
         /** The rider's own reminder. */
         FOLLOW_UP,
-        /** A job card: put aside on the card; here it can only be put off. */
+        /** Work in progress: paused on its own page; here it can only be snoozed. */
         CARD
     }
 
-    boolean isDueOn(LocalDate day) {
+    public boolean isDueOn(LocalDate day) {
         return !due.isAfter(day);
     }
 }

@@ -2,7 +2,6 @@ package org.stratopneum.web.due;
 
 import java.util.List;
 import java.util.UUID;
-import org.stratopneum.web.log.LogDetail.CareDone;
 import org.stratopneum.web.platform.wording.FormView;
 
 /**
@@ -24,23 +23,12 @@ record DueEntryPage(
         List<Later> later,
         FormView form) {
 
-    public UUID freshId() {
-        return UUID.randomUUID();
-    }
+    /** What the key of a reminder begins with. */
+    static final String REMINDER = "follow-";
 
-    /** The care that one touch notes; null for what is noted otherwise. */
-    public String care() {
-        if (kind != DueEntry.Kind.CARE) {
-            return null;
-        }
-        return key.endsWith(CareDone.Care.CORE_SERVICE.name())
-                ? CareDone.Care.CORE_SERVICE.name()
-                : CareDone.Care.PREVENTION_LOOK.name();
-    }
-
-    /** The reminder that it is; null for everything else. */
-    public String reminder() {
-        return kind == DueEntry.Kind.FOLLOW_UP ? key.substring("follow-".length()) : null;
+    /** Whether one touch does it. */
+    public boolean canDo() {
+        return kind == DueEntry.Kind.CARE || kind == DueEntry.Kind.FOLLOW_UP;
     }
 
     public boolean skippable() {

@@ -2,17 +2,18 @@ package org.stratopneum.web.due;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.job.Job;
+import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
-import org.stratopneum.web.fleet.bikes.WheelPlace;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.log.LogDetail;
@@ -36,6 +37,9 @@ class DueService {
     private static final int REASON = 200;
     private static final int WHAT = 200;
     private static final int YEARS_AHEAD = 5;
+
+    /** So many days a matter is snoozed by, where no day is chosen. */
+    static final List<Integer> SNOOZES = List.of(1, 3, 7);
 
     private final DueEntries matters;
     private final MarkMapper marks;
@@ -82,13 +86,13 @@ class DueService {
         return new DueEntryPage(
                 matter.key(),
                 matter.wheel(),
-                wording.text("agenda.event", matter.where(), matter.what()),
+                wording.text("todo.event", matter.where(), matter.what()),
                 DateText.day(matter.due()),
                 matter.isDueOn(today),
                 matter.path(),
                 matter.kind(),
-                IntStream.of(1, 3, 7)
-                        .mapToObj(days -> new DueEntryPage.Later(
+                SNOOZES.stream()
+                        .map(days -> new DueEntryPage.Later(
                                 from.plusDays(days).toString(),
                                 wording.text("matter.later", days, DateText.shortDay(from.plusDays(days)))))
                         .toList(),
@@ -148,31 +152,86 @@ class DueService {
                 reader.typed(), problemWording.messages(reader.problems().list()));
     }
 
+    /** Snoozes matters by some days from today, or from their day where that is later. */
     @Transactional
-    void takeBack(String key) {
-        if (marks.take(key) == 0) {
+    void snooze(List<String> keys, int days) {
+        if (!SNOOZES.contains(days)) {
+            throw new NotThereException();
+        }
+        DueEntries.All all = matters.all();
+        for (String key : keys) {
+            DueEntry matter = matter(key, all);
+            LocalDate from = matter.isDueOn(all.today()) ? all.today() : matter.due();
+            marks.keep(
+                    new Mark(key, Mark.Act.PUT_OFF, unmarked(matter, all), from.plusDays(days), null), logbook.now());
+        }
+    }
+
+    /** Skips matters this time, without a reason. */
+    @Transactional
+    void skip(List<String> keys) {
+        DueEntries.All all = matters.all();
+        for (String key : keys) {
+            DueEntry matter = matter(key, all);
+            if (matter.kind() == DueEntry.Kind.CARD) {
+                throw new NotThereException();
+            }
+            marks.keep(new Mark(key, Mark.Act.SKIPPED, unmarked(matter, all), null, null), logbook.now());
+        }
+    }
+
+    @Transactional
+    void unmark(List<String> keys) {
+        if (keys.stream().mapToInt(marks::take).sum() == 0) {
             throw new NotThereException();
         }
     }
 
-    /** Writes into the log that a wheel was looked after. @throws NotThereException when this rider has no such wheel */
+    /** What was done with one touch: entries of the log, and the last reminder, or null. */
+    record Done(List<UUID> written, UUID reminder) {}
+
     @Transactional
-    void careDone(UUID wheelId, UUID entry, CareDone.Care care) {
-        WheelPlace place = garage.place(wheelId);
-        UUID tire = garage.bikeOn(place.bikeId(), place.wheelsetId())
-                .wheel(place.position())
-                .flatMap(wheel -> wheel.tire())
-                .map(found -> found.id())
+    Done done(List<String> keys) {
+        DueEntries.All all = matters.all();
+        List<UUID> written = new ArrayList<>();
+        UUID reminder = null;
+        for (String key : keys) {
+            DueEntry matter = matter(key, all);
+            switch (matter.kind()) {
+                case CARE -> written.add(cared(matter, all));
+                case FOLLOW_UP -> {
+                    reminder = UUID.fromString(key.substring(DueEntryPage.REMINDER.length()));
+                    tick(reminder, true);
+                }
+                default -> throw new NotThereException();
+            }
+        }
+        return new Done(written, reminder);
+    }
+
+    /** Writes into the log that a wheel was looked after. */
+    private UUID cared(DueEntry matter, DueEntries.All all) {
+        CareDone.Care care = matter.key().endsWith(CareDone.Care.CORE_SERVICE.name())
+                ? CareDone.Care.CORE_SERVICE
+                : CareDone.Care.PREVENTION_LOOK;
+        BikeState bike = all.bikes().stream()
+                .filter(found -> found.wheel(matter.wheel()).isPresent())
+                .findFirst()
+                .orElseThrow(NotThereException::new);
+        UUID tire = bike.wheel(matter.wheel())
+                .flatMap(WheelState::tire)
+                .map(WheelState.Tire::id)
                 .orElse(null);
-        Rider rider = riders.self();
+        UUID entry = UUID.randomUUID();
         Instant now = logbook.now();
         logbook.write(LogEntry.of(
                 entry,
                 now,
                 now,
-                rider.zone(),
-                LogSubject.wheel(place.bikeId(), wheelId, tire),
+                all.rider().zone(),
+                LogSubject.wheel(bike.id(), matter.wheel(), tire),
                 new LogDetail.CareDone(care)));
+        return entry;
     }
 
     /** What came of a new reminder: what was typed with its faults, or null. */

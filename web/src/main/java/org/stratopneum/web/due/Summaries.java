@@ -1,7 +1,10 @@
 package org.stratopneum.web.due;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -14,10 +17,10 @@ import org.stratopneum.web.platform.wording.Wording;
 public class Summaries {
 
     private final DueEntries matters;
-    private final AgendaService service;
+    private final TodoService service;
     private final Wording wording;
 
-    Summaries(DueEntries matters, AgendaService service, Wording wording) {
+    Summaries(DueEntries matters, TodoService service, Wording wording) {
         this.matters = matters;
         this.service = service;
         this.wording = wording;
@@ -41,13 +44,14 @@ public class Summaries {
     }
 
     private List<String> lines(List<DueEntry> found, LocalDate today) {
-        return service.trips(found, today).stream()
-                .map(trip -> wording.text(
-                        "agenda.event",
-                        trip.where(),
-                        trip.what().stream()
-                                .map(what -> what.since().isEmpty() ? what.text() : what.text() + " " + what.since())
-                                .collect(Collectors.joining("; "))))
+        Map<String, List<String>> trips = new LinkedHashMap<>();
+        found.forEach(matter -> trips.computeIfAbsent(matter.where(), where -> new ArrayList<>())
+                .add(
+                        matter.due().isBefore(today)
+                                ? matter.what() + " " + wording.text("todo.since", DateText.date(matter.due()))
+                                : matter.what()));
+        return trips.entrySet().stream()
+                .map(trip -> wording.text("todo.event", trip.getKey(), String.join("; ", trip.getValue())))
                 .toList();
     }
 }

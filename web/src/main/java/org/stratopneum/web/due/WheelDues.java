@@ -20,8 +20,11 @@ import org.stratopneum.core.agenda.PressureLooks;
 import org.stratopneum.core.agenda.PreventionLooks;
 import org.stratopneum.core.agenda.WheelPressure;
 import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.fleet.bikes.AirLosses;
 import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.PressureNow;
+import org.stratopneum.web.fleet.bikes.WheelLoss;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.fleet.care.Care;
@@ -72,14 +75,14 @@ public class WheelDues {
      * @param cards the open job cards
      * @param sealant the liquid in the tires, by wheel
      * @param tubes the sealant in tubes, by wheel
-     * @param leaks what is to be looked for, by wheel
+     * @param losses the air that they lose, by wheel
      * @param marks what was put off and skipped, by matter
      */
     public record Known(
             List<OpenCards.OpenCard> cards,
             Map<UUID, SealantState> sealant,
             Map<UUID, DueItem> tubes,
-            Map<UUID, DueItem> leaks,
+            Map<UUID, WheelLoss> losses,
             CareStatus cared,
             Map<String, Mark> marks,
             Rider rider,
@@ -122,10 +125,7 @@ public class WheelDues {
                 items.addAll(PressureLooks.of(state(wheel, tire, window)));
                 prevention(wheel, tire).ifPresent(items::add);
             });
-            DueItem leak = leaks.get(wheel.wheelId());
-            if (leak != null) {
-                items.add(leak);
-            }
+            leak(wheel.wheelId()).ifPresent(items::add);
             SealantState liquid = sealant.get(wheel.wheelId());
             if (liquid != null) {
                 items.addAll(liquid.due());
@@ -134,6 +134,16 @@ public class WheelDues {
                 items.add(tubes.get(wheel.wheelId()));
             }
             return items;
+        }
+
+        /** That the leak of a wheel is to be looked for. */
+        public Optional<DueItem> leak(UUID wheelId) {
+            return Optional.ofNullable(losses.get(wheelId)).flatMap(loss -> loss.due(rider));
+        }
+
+        /** What a wheel holds now; empty without a reading. */
+        public Optional<PressureNow> pressure(WheelState wheel) {
+            return PressureNow.of(wheel, losses.get(wheel.wheelId()), now);
         }
 
         private Optional<DueItem> prevention(WheelState wheel, WheelState.Tire tire) {
@@ -147,6 +157,14 @@ public class WheelDues {
             return Optional.of(PreventionLooks.next(wheel.wheelId(), last, every));
         }
 
+        /** The reading; what is in it by now where that has left the target range below. */
+        private GaugePressure judged(WheelState wheel, GaugePressure read, PressureWindow window) {
+            return pressure(wheel)
+                    .map(PressureNow::likely)
+                    .filter(likely -> window != null && likely.isBelow(window.low()) && likely.isBelow(read))
+                    .orElse(read);
+        }
+
         private WheelPressure state(WheelState wheel, WheelState.Tire tire, PressureWindow window) {
             Optional<WheelState.Reading> reading = wheel.lastReading();
             return new WheelPressure(
@@ -155,7 +173,8 @@ public class WheelDues {
                     LocalDate.ofInstant(tire.since(), rider.zoneId()),
                     reading.map(found -> LocalDate.ofInstant(found.at(), rider.zoneId()))
                             .orElse(null),
-                    reading.map(WheelState.Reading::pressure).orElse(null),
+                    reading.map(found -> judged(wheel, found.pressure(), window))
+                            .orElse(null),
                     window);
         }
     }
@@ -168,7 +187,7 @@ public class WheelDues {
                 openCards.all(),
                 sealantDues.of(bikes, rows, cared, rider, now),
                 SealantDues.inTubes(bikes, rows, rider),
-                airLosses.due(bikes, rows, rider, now),
+                airLosses.of(bikes, rows, rider, now),
                 cared,
                 marks.all().stream().collect(Collectors.toMap(Mark::matter, Function.identity())),
                 rider,

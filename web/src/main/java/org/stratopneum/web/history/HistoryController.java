@@ -27,8 +27,13 @@ class HistoryController {
     }
 
     @GetMapping("/wheels/{id}/history")
-    String wheel(@PathVariable UUID id, @RequestParam(defaultValue = "ALL") HistoryPage.Span span, Model model) {
-        model.addAttribute("page", service.wheel(id, span));
+    String wheel(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "ALL") HistoryPage.Span span,
+            @RequestParam(required = false) List<UUID> written,
+            @RequestParam(required = false) List<UUID> struck,
+            Model model) {
+        model.addAttribute("page", service.wheel(id, span, written, struck));
         return PAGE;
     }
 

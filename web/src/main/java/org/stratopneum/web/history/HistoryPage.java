@@ -2,6 +2,7 @@ package org.stratopneum.web.history;
 
 import java.util.List;
 import java.util.UUID;
+import org.stratopneum.web.fleet.bikes.WheelHead;
 import org.stratopneum.web.log.LogOutcome;
 import org.stratopneum.web.platform.drawing.HistoryBand;
 import org.stratopneum.web.platform.wording.FormView;
@@ -9,18 +10,22 @@ import org.stratopneum.web.platform.wording.FormView;
 /**
  * The life of a wheel or a tire.
  *
+ * @param head what stands over the pages of a wheel, null for a tire
  * @param title whose life
  * @param band null where nothing ever happened
  * @param said what the band shows, in words
+ * @param entries the latest of a wheel, newest first
  * @param tread what is known of the tread, null for a wheel
  */
 public record HistoryPage(
+        WheelHead head,
         String title,
         Where where,
         HistoryBand band,
         String said,
         List<Stay> stays,
         List<Figure> figures,
+        List<Entry> entries,
         Tread tread,
         LogOutcome outcome) {
 
@@ -58,6 +63,9 @@ public record HistoryPage(
 
     /** A time on a wheel. */
     public record Stay(String name, String link, String from, String until, String days, String ridden) {}
+
+    /** An entry of the log. */
+    public record Entry(UUID id, String when, String what, String note, boolean struck, boolean corrected) {}
 
     /** A number that matters, and how surely it is known. */
     public record Figure(String name, String value, String doubt) {}

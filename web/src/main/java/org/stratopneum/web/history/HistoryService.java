@@ -20,8 +20,10 @@ import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.FittedTires;
 import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.log.LogEntry;
+import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogOutcomes;
 import org.stratopneum.web.log.LogRow;
 import org.stratopneum.web.log.LogSubject;
@@ -43,7 +45,11 @@ import org.stratopneum.web.rider.Riders;
 @Service
 class HistoryService {
 
+    private static final int LATEST = 20;
+
     private final PartHistories lives;
+    private final WheelHeads heads;
+    private final WheelLog wheelLog;
     private final Garage garage;
     private final BikeAdvisor advisor;
     private final WindowWording windows;
@@ -57,6 +63,8 @@ class HistoryService {
 
     HistoryService(
             PartHistories lives,
+            WheelHeads heads,
+            WheelLog wheelLog,
             Garage garage,
             BikeAdvisor advisor,
             WindowWording windows,
@@ -68,6 +76,8 @@ class HistoryService {
             Wording wording,
             ProblemWording problemWording) {
         this.lives = lives;
+        this.heads = heads;
+        this.wheelLog = wheelLog;
         this.garage = garage;
         this.advisor = advisor;
         this.windows = windows;
@@ -80,9 +90,12 @@ class HistoryService {
         this.problemWording = problemWording;
     }
 
-    /** @throws NotThereException when this rider has no such wheel */
+    /**
+     * @param written entries that were just written, or null; {@code struck} deleted
+     * @throws NotThereException when this rider has no such wheel
+     */
     @Transactional(readOnly = true)
-    HistoryPage wheel(UUID id, HistoryPage.Span span) {
+    HistoryPage wheel(UUID id, HistoryPage.Span span, List<UUID> written, List<UUID> struck) {
         Rider rider = riders.self();
         PartHistoryBook book = lives.book(rider);
         FittedTires.Wheel wheel = book.fitted().wheel(id).orElseThrow(NotThereException::new);
@@ -96,18 +109,24 @@ class HistoryService {
         UUID on = current(life).map(PartHistory.Stay::tire).orElse(null);
         HistoryFigures found = HistoryFigures.of(life, PartHistories.priced(book, tires), on, now);
         List<HistoryPage.Figure> figures = new ArrayList<>(lifeWording.figures(found, rider));
-        inside(life, readings, book, rider, now).ifPresent(figures::add);
+        WheelHeads.Known known = heads.of(id, rider);
+        inside(life, readings, window(known.bike(), known.wheel().position()), rider, now)
+                .ifPresent(figures::add);
         HistoryBand band = HistoryDrawing.band(life, readings, name, span, rider, now);
         String path = "/wheels/" + id;
         return new HistoryPage(
+                known.head(),
                 place(wheel),
                 new HistoryPage.Where(path, "/log?about=wheel-" + id, path + "/history", path + "/history.pdf", span),
                 band,
                 said(life, readings, rider, now),
                 stays(life, stay -> "/tires/" + stay.tire() + "/history", name, rider, now),
                 figures,
+                logbook.ofWheel(id, List.of(LogKind.values()), LATEST).stream()
+                        .map(row -> wheelLog.entry(row, rider))
+                        .toList(),
                 null,
-                null);
+                outcomes.of(written, struck, rider));
     }
 
     /**
@@ -130,17 +149,27 @@ class HistoryService {
         List<WindowDays.Read> readings = lives.readings(life);
         HistoryFigures found = HistoryFigures.of(life, PartHistories.priced(book, tires), id, now);
         List<HistoryPage.Figure> figures = new ArrayList<>(lifeWording.figures(found, rider));
-        inside(life, readings, book, rider, now).ifPresent(figures::add);
+        inside(
+                        life,
+                        readings,
+                        current(life)
+                                .flatMap(stay ->
+                                        window(book.fitted().wheel(stay.wheel()).orElseThrow())),
+                        rider,
+                        now)
+                .ifPresent(figures::add);
         Function<PartHistory.Stay, String> name =
                 stay -> book.fitted().wheel(stay.wheel()).map(this::place).orElse("");
         String path = "/tires/" + id;
         return new HistoryPage(
+                null,
                 tire.name(),
                 new HistoryPage.Where(path, "/log?about=tire-" + id, path + "/history", null, span),
                 HistoryDrawing.band(life, readings, name, span, rider, now),
                 said(life, readings, rider, now),
                 stays(life, stay -> "/wheels/" + stay.wheel() + "/history", name, rider, now),
                 figures,
+                List.of(),
                 tread(id, life, found, typed, rider, now),
                 outcomes.of(written, struck, rider));
     }
@@ -155,18 +184,24 @@ class HistoryService {
     }
 
     private Optional<HistoryPage.Figure> inside(
-            PartHistory life, List<WindowDays.Read> readings, PartHistoryBook book, Rider rider, Instant now) {
-        Optional<PartHistory.Stay> on = current(life);
-        return on.flatMap(stay -> window(book.fitted().wheel(stay.wheel()).orElseThrow())
-                .map(window -> lifeWording.inside(
-                        WindowDays.of(readings, stay.from(), now, window.low(), window.high()),
-                        windows.range(window, rider.pressureUnit()))));
+            PartHistory life,
+            List<WindowDays.Read> readings,
+            Optional<PressureWindow> window,
+            Rider rider,
+            Instant now) {
+        return current(life)
+                .flatMap(stay -> window.map(range -> lifeWording.inside(
+                        WindowDays.of(readings, stay.from(), now, range.low(), range.high()),
+                        windows.range(range, rider.pressureUnit()))));
     }
 
     private Optional<PressureWindow> window(FittedTires.Wheel wheel) {
-        BikeState bike = garage.bikeOn(wheel.bikeId(), wheel.wheelsetId());
+        return window(garage.bikeOn(wheel.bikeId(), wheel.wheelsetId()), wheel.position());
+    }
+
+    private Optional<PressureWindow> window(BikeState bike, WheelPosition position) {
         Optional<BikeAdvice> advice = advisor.adviseUsual(bike);
-        return advice.map(found -> wheel.position() == WheelPosition.REAR ? found.rear() : found.front())
+        return advice.map(found -> position == WheelPosition.REAR ? found.rear() : found.front())
                 .map(WheelAdvice::window);
     }
 

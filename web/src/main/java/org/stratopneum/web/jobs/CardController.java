@@ -17,6 +17,7 @@ import org.stratopneum.core.job.Job;
 @Controller
 class CardController {
 
+    private static final String JOBS = "jobs/jobs";
     private static final String NEW = "jobs/new";
     private static final String CARD = "jobs/card";
 
@@ -30,26 +31,26 @@ class CardController {
         this.lists = lists;
     }
 
-    @GetMapping("/cards")
-    String all(Model model) {
-        model.addAttribute("cards", lists.all());
-        return "jobs/cards";
+    @GetMapping("/jobs")
+    String all(@RequestParam(required = false) UUID wheel, @RequestParam(defaultValue = "") String find, Model model) {
+        model.addAttribute("page", lists.all(wheel, find));
+        return JOBS;
     }
 
-    @GetMapping("/wheels/{id}/cards")
-    String jobs(@PathVariable UUID id, Model model) {
-        model.addAttribute("page", lists.jobs(id));
-        return "jobs/jobs";
+    @GetMapping("/wheels/{id}/jobs")
+    String jobs(@PathVariable UUID id, @RequestParam(defaultValue = "") String find, Model model) {
+        model.addAttribute("page", lists.ofWheel(id, find));
+        return JOBS;
     }
 
-    @GetMapping("/wheels/{id}/cards/new")
+    @GetMapping("/wheels/{id}/jobs/new")
     String fresh(@PathVariable UUID id, @RequestParam(defaultValue = "CONVERT") Job job, Model model) {
         model.addAttribute("newId", UUID.randomUUID());
         model.addAttribute("page", beginning.page(id, job));
         return NEW;
     }
 
-    @PostMapping("/wheels/{id}/cards")
+    @PostMapping("/wheels/{id}/jobs")
     String begin(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "CONVERT") Job job,

@@ -10,6 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.agenda.DueItem;
 import org.stratopneum.core.agenda.DueReason;
+import org.stratopneum.core.job.Facts;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.job.JobCase;
 import org.stratopneum.core.job.Walk;
@@ -30,15 +31,33 @@ public class OpenCards {
     /**
      * An open card on a wheel.
      *
+     * @param step the step it stands at, counted from 1, {@code steps} how many it usually takes
      * @param held whether a hold test stands, to be read again
      * @param waitsUntil when its wait is over, or null where something is to be done
      */
     public record OpenCard(
-            UUID card, UUID wheelId, String bike, WheelPosition position, Job job, boolean held, Instant waitsUntil) {
+            UUID card,
+            UUID wheelId,
+            String bike,
+            WheelPosition position,
+            Job job,
+            int step,
+            int steps,
+            boolean held,
+            Instant waitsUntil) {
+
+        boolean waits(Instant now) {
+            return waitsUntil != null && now.isBefore(waitsUntil);
+        }
+
+        /** Where it goes on. */
+        public String path() {
+            return "/cards/" + card + "?wheel=" + wheelId;
+        }
 
         /** What it makes due, and when. */
         public DueItem due(ZoneId zone, Instant now) {
-            boolean waits = waitsUntil != null && now.isBefore(waitsUntil);
+            boolean waits = waits(now);
             LocalDate day = LocalDate.ofInstant(waits ? waitsUntil : now, zone);
             return new DueItem(
                     wheelId, held ? DueReason.HOLD_TEST : waits ? DueReason.JOB_WAIT : DueReason.JOB_CARD, day);
@@ -63,6 +82,10 @@ public class OpenCards {
                         wheel.bikeName(),
                         wheel.position(),
                         wheel.job(),
+                        walk.taken().size() + 1,
+                        walk.taken().size()
+                                + 1
+                                + walk.usuallyAhead(facts(wheel)).size(),
                         walk.inHoldTest(),
                         walk.waitsUntil(wheel.begunAt()).orElse(null)));
             }
@@ -70,13 +93,17 @@ public class OpenCards {
         return open;
     }
 
-    private Walk walk(CardMapper.OpenRow wheel, List<CardMapper.AnswerRow> answers) {
+    private Facts facts(CardMapper.OpenRow wheel) {
         JobCase.Builder facts = new JobCase.Builder();
         reader.holding(wheel.holding()).forEach(condition -> facts.when(condition, true));
+        return facts.build();
+    }
+
+    private Walk walk(CardMapper.OpenRow wheel, List<CardMapper.AnswerRow> answers) {
         List<CardMapper.AnswerRow> own = answers.stream()
                 .filter(answer -> answer.cardId().equals(wheel.cardId())
                         && answer.wheelId().equals(wheel.wheelId()))
                 .toList();
-        return Walk.of(wheel.job().script(), facts.build(), CardMapper.AnswerRow.given(own));
+        return Walk.of(wheel.job().script(), facts(wheel), CardMapper.AnswerRow.given(own));
     }
 }

@@ -22,7 +22,7 @@ class OpenSearches implements OpenWork {
                 .map(row -> new Begun(
                         "search-" + row.id(),
                         row.wheelId(),
-                        "agenda.search",
+                        "todo.search",
                         "/wheels/" + row.wheelId() + "/leak",
                         row.begunAt()))
                 .toList();

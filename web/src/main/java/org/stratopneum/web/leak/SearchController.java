@@ -94,7 +94,7 @@ class SearchController {
     @PostMapping("/searches/{id}/test")
     String test(@PathVariable UUID id, @RequestParam UUID newId, @RequestParam Cause cause) {
         ends.test(id, newId, cause);
-        return "redirect:/agenda?done=" + newId;
+        return "redirect:/todo?done=" + newId;
     }
 
     @PostMapping("/searches/{id}/give-up")

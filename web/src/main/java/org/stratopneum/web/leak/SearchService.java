@@ -12,7 +12,8 @@ import org.stratopneum.core.diagnosis.HolePlace;
 import org.stratopneum.core.diagnosis.LeakModel;
 import org.stratopneum.core.job.Milestone;
 import org.stratopneum.web.fleet.bikes.BikeState;
-import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.bikes.WheelHead;
+import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelPlace;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.log.LeakFound;
@@ -38,7 +39,7 @@ class SearchService {
     private final SearchPages pages;
     private final SearchWording words;
     private final WheelContexts contexts;
-    private final Garage garage;
+    private final WheelHeads heads;
     private final Riders riders;
     private final Logbook logbook;
     private final Wording wording;
@@ -49,7 +50,7 @@ class SearchService {
             SearchPages pages,
             SearchWording words,
             WheelContexts contexts,
-            Garage garage,
+            WheelHeads heads,
             Riders riders,
             Logbook logbook,
             Wording wording,
@@ -58,7 +59,7 @@ class SearchService {
         this.pages = pages;
         this.words = words;
         this.contexts = contexts;
-        this.garage = garage;
+        this.heads = heads;
         this.riders = riders;
         this.logbook = logbook;
         this.wording = wording;
@@ -66,16 +67,15 @@ class SearchService {
     }
 
     /** A wheel where it stands. */
-    private record Stand(WheelPlace place, BikeState bike, WheelState wheel) {
+    private record Stand(WheelHead head, WheelPlace place, BikeState bike, WheelState wheel) {
         AirSystem system() {
             return wheel.tubed() ? AirSystem.TUBE : AirSystem.TUBELESS;
         }
     }
 
     private Stand stand(UUID wheelId) {
-        WheelPlace place = garage.place(wheelId);
-        BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
-        return new Stand(place, bike, bike.wheel(place.position()).orElseThrow());
+        WheelHeads.Known known = heads.of(wheelId, riders.self());
+        return new Stand(known.head(), known.place(), known.bike(), known.wheel());
     }
 
     private String title(Stand stand) {
@@ -101,6 +101,7 @@ class SearchService {
 
     private StartPage page(Stand stand, WheelContexts.Filled filled, FormView form) {
         return new StartPage(
+                stand.head,
                 stand.wheel.wheelId(),
                 title(stand),
                 stand.system(),

@@ -38,7 +38,7 @@ class VisitorSearchController {
     }
 
     private StartPage page(FormView form) {
-        return new StartPage(null, wording.text("search.visitor"), null, true, List.of(), null, form);
+        return new StartPage(null, null, wording.text("search.visitor"), null, true, List.of(), null, form);
     }
 
     @GetMapping("/leak/begin")

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -17,6 +18,11 @@ import org.springframework.web.util.UriComponentsBuilder;
 /** The log page, striking through and putting back. */
 @Controller
 class LogController {
+
+    /** Where a form stood that came from another page, and the tabs of a wheel. */
+    private static final Map<String, String> PAGES = Map.of("today", "/", "todo", "/todo", "garage", "/garage");
+
+    private static final Set<String> TABS = Set.of("sealant", "leaks", "history");
 
     private final Logbook logbook;
     private final LogService service;
@@ -48,7 +54,7 @@ class LogController {
     /**
      * @param wheel the wheel's page to go back to, or null
      * @param tire the tire to whose years to go back, or null
-     * @param from garage or agenda to go back there, sealant for that page of the wheel, or null for the log
+     * @param from today, todo or garage to go back there, sealant, leaks or history for that tab of the wheel, or null
      */
     @PostMapping("/log/strike")
     String strike(
@@ -78,8 +84,8 @@ class LogController {
             String outcome,
             List<UUID> entries,
             MultiValueMap<String, String> asked) {
-        boolean agenda = "agenda".equals(from);
-        if (tire == null && wheel == null && !agenda && !"garage".equals(from)) {
+        String page = pageOf(tire, wheel, from);
+        if (page == null) {
             List<Map.Entry<String, String>> done = entries.isEmpty()
                     ? List.of(Map.entry("nothing", "true"))
                     : entries.stream()
@@ -88,15 +94,19 @@ class LogController {
             return "redirect:" + new LogQuery(asked).address(done);
         }
         return "redirect:"
-                + UriComponentsBuilder.fromPath(agenda ? "/agenda" : pageOf(tire, wheel, from))
+                + UriComponentsBuilder.fromPath(page)
                         .queryParam(outcome, entries.toArray())
                         .toUriString();
     }
 
+    /** Null for the log itself. */
     private static String pageOf(UUID tire, UUID wheel, String from) {
         if (tire != null) {
             return "/tires/" + tire + "/history";
         }
-        return wheel == null ? "/garage" : "/wheels/" + wheel + ("sealant".equals(from) ? "/sealant" : "");
+        if (wheel != null) {
+            return "/wheels/" + wheel + (from != null && TABS.contains(from) ? "/" + from : "");
+        }
+        return from == null ? null : PAGES.get(from);
     }
 }

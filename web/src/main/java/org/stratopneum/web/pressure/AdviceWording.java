@@ -3,10 +3,11 @@ package org.stratopneum.web.pressure;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.check.Level;
 import org.stratopneum.core.pressure.BikeAdvice;
@@ -20,9 +21,11 @@ import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.HandGauge;
+import org.stratopneum.web.fleet.bikes.PressureNow;
 import org.stratopneum.web.fleet.bikes.WheelState;
-import org.stratopneum.web.platform.drawing.PressureScale;
+import org.stratopneum.web.platform.drawing.ChainDrawing;
 import org.stratopneum.web.platform.drawing.SectionDrawing;
+import org.stratopneum.web.platform.drawing.SteelRule;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.platform.wording.PressureText;
@@ -39,6 +42,9 @@ public class AdviceWording {
     /** Step at which the strike index is shown on both sides of what is told (psi). */
     private static final double STRIKE_STEP_PSI = 2;
 
+    /** A factor this near to one moves nothing that a gauge shows (ratio). */
+    private static final double NO_CHANGE = 0.0005;
+
     /** Stands where a blocked wheel has no number. */
     private static final String NOTHING = "–";
 
@@ -54,8 +60,12 @@ public class AdviceWording {
         this.verdicts = verdicts;
     }
 
-    /** How the rider wants it: unit and zone, and the moment that ages are counted from. */
-    public record Reader(Units units, ZoneId zone, Instant now) {
+    /**
+     * How the rider wants it: unit and zone, the moment that ages are counted from, and what the wheels hold by then.
+     *
+     * @param held by wheel; one that nobody read is absent
+     */
+    public record Reader(Units units, ZoneId zone, Instant now, Map<UUID, PressureNow> held) {
         PressureUnit unit() {
             return units.pressure();
         }
@@ -66,7 +76,6 @@ public class AdviceWording {
         return new AdviceView(
                 panel(bike.rear(), advice.rear(), told, bike.hand(), reader),
                 panel(bike.front(), advice.front(), told, bike.hand(), reader),
-                steps(advice, told, reader.unit()),
                 QuantityText.text(ride.mass().total().kg(), reader.units().mass()),
                 wording.of("ground", advice.rear().limits().strikeGround()));
     }
@@ -83,8 +92,11 @@ public class AdviceWording {
         PressureUnit unit = reader.unit();
         GaugePressure pressure = told.pressure(wheel.position());
         PressureWindow window = advice.window();
-        GaugePressure read =
-                wheel.lastReading().map(reading -> reading.pressure()).orElse(null);
+        Optional<PressureNow> held =
+                Optional.ofNullable(reader.held.get(wheel.wheelId())).or(() -> PressureNow.of(wheel, null, reader.now));
+        WindowWording.Side side =
+                held.map(found -> windows.side(wheel, window, found.likely())).orElse(WindowWording.Side.NONE);
+        List<WheelPanel.Step> steps = steps(advice, told.at(wheel.position()), unit);
         PressureUnit beside = PressureText.beside(unit);
         return new WheelPanel(
                 wheel.position(),
@@ -98,7 +110,11 @@ public class AdviceWording {
                 advice.blocked(),
                 window == null ? null : windows.range(window, unit),
                 wheel.lastReading()
-                        .map(reading -> reading(reading, window, reader))
+                        .map(reading -> new WheelPanel.LastReading(
+                                PressureText.text(reading.pressure(), unit),
+                                DateText.of(reading.at(), reader.now(), reader.zone(), wording),
+                                side.word(),
+                                side.code()))
                         .orElse(null),
                 QuantityText.text(advice.wheel().load().kg(), reader.units().mass()),
                 floor(advice, unit),
@@ -111,8 +127,10 @@ public class AdviceWording {
                                 verdicts.message(verdict, reader.units()),
                                 verdicts.fix(verdict, reader.units())))
                         .toList(),
-                PressureScale.of(
-                        advice.blocked() ? null : told.at(wheel.position()), window, advice.limits(), read, unit),
+                steps,
+                chain(advice, told.at(wheel.position()), steps, unit),
+                rule(wheel, advice, told, held, side, reader),
+                ruleSaid(wheel, advice, told, held, unit),
                 SectionDrawing.of(
                         advice.section(),
                         new SectionDrawing.Inside(
@@ -120,14 +138,59 @@ public class AdviceWording {
                         reader.units().length()));
     }
 
-    private WheelPanel.LastReading reading(WheelState.Reading reading, PressureWindow window, Reader reader) {
-        GaugePressure pressure = reading.pressure();
-        WindowWording.Side side = windows.side(window, pressure);
-        return new WheelPanel.LastReading(
-                PressureText.text(pressure, reader.unit()),
-                DateText.of(reading.at(), reader.now(), reader.zone(), wording),
-                side.word(),
-                side.code());
+    private SteelRule rule(
+            WheelState wheel,
+            WheelAdvice advice,
+            AdvisedPressures told,
+            Optional<PressureNow> held,
+            WindowWording.Side side,
+            Reader reader) {
+        PressureUnit unit = reader.unit();
+        Optional<WheelState.Reading> last = wheel.lastReading();
+        String number = PressureText.number(told.at(wheel.position()), unit);
+        return new SteelRule(
+                new SteelRule.Shown(
+                        advice.blocked() ? null : told.at(wheel.position()),
+                        advice.window(),
+                        advice.limits(),
+                        last.map(WheelState.Reading::pressure).orElse(null),
+                        side.code(),
+                        held.filter(PressureNow::estimated)
+                                .map(found -> List.of(found.likely(), found.low(), found.high()))
+                                .orElse(List.of()),
+                        unit),
+                new SteelRule.Words(
+                        wording.text("rule.told", number),
+                        last.map(reading -> wording.text(
+                                        "rule.read",
+                                        PressureText.number(reading.pressure(), unit),
+                                        DateText.day(reading.at(), reader.now(), reader.zone(), wording)))
+                                .orElse(null),
+                        held.map(found -> wording.text("rule.now", PressureText.number(found.likely(), unit)))
+                                .orElse(null),
+                        wording.text(
+                                "rule.lowest",
+                                PressureText.number(advice.limits().floor(), unit)),
+                        wording.text(
+                                "rule.highest",
+                                PressureText.number(advice.limits().ceiling().pressure(), unit))));
+    }
+
+    private String ruleSaid(
+            WheelState wheel,
+            WheelAdvice advice,
+            AdvisedPressures told,
+            Optional<PressureNow> held,
+            PressureUnit unit) {
+        String number = PressureText.text(told.pressure(wheel.position()), unit);
+        String recommended = advice.window() == null
+                ? wording.text("level.BLOCKS")
+                : wording.text("rule.said.told", number, windows.range(advice.window(), unit));
+        return held.map(found -> wording.text(
+                        found.estimated() ? "rule.said.now" : "rule.said.read",
+                        recommended,
+                        PressureText.text(found.likely(), unit)))
+                .orElse(recommended);
     }
 
     private String floor(WheelAdvice advice, PressureUnit unit) {
@@ -175,50 +238,45 @@ public class AdviceWording {
         return strikes;
     }
 
-    private List<StepRow> steps(BikeAdvice advice, AdvisedPressures told, PressureUnit unit) {
-        Set<String> codes = new LinkedHashSet<>();
-        // in the order of the chain, whichever wheel has the step
-        for (String code : ChainStep.ORDER) {
-            if (find(advice.rear(), code).isPresent()
-                    || find(advice.front(), code).isPresent()) {
-                codes.add(code);
-            }
-        }
-        List<StepRow> rows = new ArrayList<>();
-        codes.stream()
-                .map(code -> {
-                    Optional<ChainStep> rear = find(advice.rear(), code);
-                    Optional<ChainStep> front = find(advice.front(), code);
-                    return new StepRow(
-                            wording.text("step." + code),
-                            wording.text("step." + code + ".why"),
-                            factor(rear),
-                            pressure(rear, unit),
-                            factor(front),
-                            pressure(front, unit));
-                })
-                .forEach(rows::add);
-        rows.add(new StepRow(
+    /** Steps that change nothing are left out. */
+    private List<WheelPanel.Step> steps(WheelAdvice advice, double told, PressureUnit unit) {
+        List<WheelPanel.Step> steps = new ArrayList<>();
+        changing(advice)
+                .forEach(step -> steps.add(new WheelPanel.Step(
+                        wording.text("step." + step.code()),
+                        wording.text("step." + step.code() + ".why"),
+                        step.factor() == null ? "" : "× " + Numbers.fixed(step.factor(), 2),
+                        PressureText.number(step.pressure(), unit))));
+        steps.add(new WheelPanel.Step(
                 wording.text("step.told"),
                 wording.text("step.told.why", Numbers.upTo(unit.resolution(), 2), PressureText.name(unit)),
                 "",
-                advice.rear().blocked() ? NOTHING : PressureText.number(told.rear(), unit),
-                "",
-                advice.front().blocked() ? NOTHING : PressureText.number(told.front(), unit)));
-        return rows;
+                advice.blocked() ? NOTHING : PressureText.number(told, unit)));
+        return steps;
     }
 
-    private static Optional<ChainStep> find(WheelAdvice advice, String code) {
-        return advice.steps().stream().filter(step -> step.code().equals(code)).findFirst();
+    private static List<ChainStep> changing(WheelAdvice advice) {
+        return advice.steps().stream()
+                .filter(step -> step.factor() == null || Math.abs(step.factor() - 1) >= NO_CHANGE)
+                .toList();
     }
 
-    private static String factor(Optional<ChainStep> step) {
-        return step.map(ChainStep::factor)
-                .map(factor -> "× " + Numbers.fixed(factor, 3))
-                .orElse("");
-    }
-
-    private static String pressure(Optional<ChainStep> step, PressureUnit unit) {
-        return step.map(found -> PressureText.number(found.pressure(), unit)).orElse("");
+    /** Null where riding is blocked. */
+    private static ChainDrawing chain(WheelAdvice advice, double told, List<WheelPanel.Step> steps, PressureUnit unit) {
+        if (advice.blocked()) {
+            return null;
+        }
+        List<Double> levels = new ArrayList<>();
+        changing(advice).forEach(step -> levels.add(step.pressure().in(unit)));
+        levels.add(told);
+        return new ChainDrawing(
+                IntStream.range(0, steps.size())
+                        .mapToObj(i -> new ChainDrawing.Step(
+                                steps.get(i).name(),
+                                levels.get(i),
+                                steps.get(i).level(),
+                                steps.get(i).factor()))
+                        .toList(),
+                unit.symbol());
     }
 }

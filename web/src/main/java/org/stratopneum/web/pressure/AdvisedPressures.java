@@ -18,7 +18,7 @@ import org.stratopneum.web.fleet.bikes.WheelPosition;
 public record AdvisedPressures(double rear, double front, PressureUnit unit) {
 
     public static AdvisedPressures of(BikeAdvice advice, PressureUnit unit) {
-        return new AdvisedPressures(told(advice.rear(), unit), told(advice.front(), unit), unit);
+        return new AdvisedPressures(rounded(advice.rear(), unit), rounded(advice.front(), unit), unit);
     }
 
     /** What may be set and written: nothing where riding is blocked, or beyond what a tire can have held. */
@@ -29,7 +29,8 @@ public record AdvisedPressures(double rear, double front, PressureUnit unit) {
                 .filter(AdvisedPressures::canBeHeld);
     }
 
-    private static double told(WheelAdvice advice, PressureUnit unit) {
+    /** What is recommended for one wheel, in steps of the gauge. */
+    public static double rounded(WheelAdvice advice, PressureUnit unit) {
         return GaugeStep.nearest(advice.pressure(), advice.limits(), unit);
     }
 

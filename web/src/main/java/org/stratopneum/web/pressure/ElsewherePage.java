@@ -22,29 +22,4 @@ record ElsewherePage(
         List<Place> places,
         String hereSaid,
         String thereSaid,
-        List<Wheel> wheels) {
-
-    /**
-     * One wheel.
-     *
-     * @param set what to set here, or null where that would be too much
-     * @param beside the same in the other unit
-     * @param onGauge what the gauge in hand shows then, or null
-     * @param there what it reads there
-     * @param why what warmth and height do
-     * @param asItIs what it holds now and at the ride if nobody pumps, empty without a reading
-     * @param sideCode on which side of the window that is, or none
-     * @param against why it may not be set, or null
-     */
-    public record Wheel(
-            String where,
-            String set,
-            String beside,
-            String onGauge,
-            String there,
-            List<String> why,
-            List<String> asItIs,
-            String side,
-            String sideCode,
-            String against) {}
-}
+        List<TripPressures.Wheel> wheels) {}

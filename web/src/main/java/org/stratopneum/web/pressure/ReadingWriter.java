@@ -20,7 +20,7 @@ import org.stratopneum.web.rider.Riders;
 
 /** Writes readings of a bike's wheels into the log. */
 @Service
-class ReadingWriter {
+public class ReadingWriter {
 
     private final Logbook logbook;
     private final Riders riders;
@@ -37,7 +37,7 @@ class ReadingWriter {
      * @return ids of the entries
      */
     @Transactional
-    List<UUID> write(
+    public List<UUID> write(
             BikeState bike,
             Rider rider,
             ReadingForm form,
@@ -47,9 +47,9 @@ class ReadingWriter {
         Instant now = logbook.now();
         Instant at = readings.at() == null ? now : readings.at();
         List<LogEntry> entries = new ArrayList<>();
-        readings.gaugeKpa().forEach((position, kpa) -> {
+        readings.wheels().forEach((position, typed) -> {
             Double toldKpa = told.map(found -> found.pressure(position).kpa()).orElse(null);
-            PressureRead read = new PressureRead(kpa, readings.unit(), readings.afterInflation(), toldKpa);
+            PressureRead read = new PressureRead(typed.kpa(), typed.unit(), readings.afterInflation(), toldKpa);
             LogSubject subject = subject(bike, position).readWith(bike.hand().id());
             entries.add(LogEntry.of(form.entryId(position), at, now, rider.zone(), subject, read)
                     .withTemperature(readings.temperatureC()));
@@ -58,18 +58,19 @@ class ReadingWriter {
         return entries.stream().map(LogEntry::id).toList();
     }
 
-    /** Writes both wheels as set to what was told. */
+    /** Writes wheels as set to what is recommended, those that have an id. */
     @Transactional
-    List<UUID> writeAsTold(BikeState bike, Rider rider, AdvisedPressures told, Map<WheelPosition, UUID> ids) {
+    public List<UUID> writeAsTold(BikeState bike, Rider rider, AdvisedPressures told, Map<WheelPosition, UUID> ids) {
         Instant now = logbook.now();
         List<LogEntry> entries = new ArrayList<>();
-        for (WheelPosition position : WheelPosition.values()) {
+        for (Map.Entry<WheelPosition, UUID> one : ids.entrySet()) {
+            WheelPosition position = one.getKey();
             double kpa = told.pressure(position).kpa();
             // the gauge in hand shows what is told in its own way
             double shown = bike.hand().fit().toShown(told.pressure(position)).kpa();
             PressureRead read = new PressureRead(shown, told.unit(), true, kpa);
             LogSubject subject = subject(bike, position).readWith(bike.hand().id());
-            entries.add(LogEntry.of(ids.get(position), now, now, rider.zone(), subject, read));
+            entries.add(LogEntry.of(one.getValue(), now, now, rider.zone(), subject, read));
         }
         logbook.writeAll(entries);
         return entries.stream().map(LogEntry::id).toList();

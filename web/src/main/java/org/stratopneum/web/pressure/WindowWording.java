@@ -5,6 +5,7 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.platform.wording.PressureText;
 import org.stratopneum.web.platform.wording.Wording;
 
@@ -29,6 +30,13 @@ public class WindowWording {
     public String range(PressureWindow window, PressureUnit unit) {
         return wording.text(
                 "window.range", PressureText.number(window.low(), unit), PressureText.text(window.high(), unit));
+    }
+
+    /** The same, and over the limit where it is above the most that may be in the wheel. */
+    public Side side(WheelState wheel, PressureWindow window, GaugePressure pressure) {
+        return wheel.ceiling().filter(most -> pressure.isAbove(most.pressure())).isPresent()
+                ? new Side(wording.text("side.OVER"), "blocks")
+                : side(window, pressure);
     }
 
     /** @param window the window, or null where there is none */

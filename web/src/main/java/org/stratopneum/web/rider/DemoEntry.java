@@ -18,6 +18,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 /**
  * Lets a visitor into the demo garage without an account, but only from the machine itself: the peer is loopback, the
  * Host is a loopback name (so that a foreign name pointed at this machine opens nothing), and no proxy forwarded it.
+ * Whoever had a garage of their own is not shown the demo in its place.
  */
 public class DemoEntry extends OncePerRequestFilter {
 
@@ -33,7 +34,9 @@ public class DemoEntry extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (SecurityContextHolder.getContext().getAuthentication() == null && isFromThisMachine(request)) {
+        if (SecurityContextHolder.getContext().getAuthentication() == null
+                && isFromThisMachine(request)
+                && !SignedOut.byTime(request)) {
             SecurityContext context = SecurityContextHolder.createEmptyContext();
             context.setAuthentication(CurrentRider.authenticationOf(demoRider));
             SecurityContextHolder.setContext(context);

@@ -2,7 +2,9 @@ package org.stratopneum.web.rider;
 
 import java.util.Optional;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.platform.fault.ChangedMeanwhileException;
 import org.stratopneum.web.platform.fault.NotThereException;
@@ -13,26 +15,26 @@ import org.stratopneum.web.platform.wording.Units;
 public class Riders {
 
     private final RiderMapper mapper;
+    private final TransactionTemplate asking;
 
-    Riders(RiderMapper mapper) {
+    Riders(RiderMapper mapper, PlatformTransactionManager transactions) {
         this.mapper = mapper;
+        this.asking = new TransactionTemplate(transactions);
+        asking.setReadOnly(true);
     }
 
     /** @throws NotThereException when nobody is signed in */
-    @Transactional(readOnly = true)
     public Rider self() {
         return find().orElseThrow(NotThereException::new);
     }
 
-    @Transactional(readOnly = true)
+    /** Whoever is known already is not asked for again, nor is a transaction begun for that. */
     public Optional<Rider> find() {
-        Optional<Rider> remembered = RiderOfRequest.recall();
-        if (remembered.isPresent()) {
-            return remembered;
-        }
-        Optional<Rider> found = mapper.self();
-        found.ifPresent(RiderOfRequest::remember);
-        return found;
+        return RiderOfRequest.recall().or(() -> {
+            Optional<Rider> found = asking.execute(status -> mapper.self());
+            found.ifPresent(RiderOfRequest::remember);
+            return found;
+        });
     }
 
     /** The unit that was typed last is offered next time. */

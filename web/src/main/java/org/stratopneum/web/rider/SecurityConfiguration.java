@@ -64,6 +64,8 @@ class SecurityConfiguration {
         "/archive-1.schema.json",
         "/keys",
         "/sign-in",
+        "/sign-out",
+        SignInEntryPoint.WITH_FIELDS,
         "/sign-up",
         "/sign-up/strength",
         "/recover",
@@ -97,8 +99,7 @@ class SecurityConfiguration {
                 // no session management here: it would keep the demo rider, who signs in at every request, in a
                 // session,
                 // and renew the form token each time. Signing in (account.Session) begins the session itself
-                .exceptionHandling(handling -> handling.authenticationEntryPoint(
-                        (request, response, exception) -> response.sendRedirect("/sign-in")));
+                .exceptionHandling(handling -> handling.authenticationEntryPoint(new SignInEntryPoint()));
         demoEntry.ifPresent(filter -> http.addFilterBefore(filter, AnonymousAuthenticationFilter.class));
         return withoutExtras(http).build();
     }

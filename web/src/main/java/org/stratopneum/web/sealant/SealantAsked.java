@@ -2,6 +2,8 @@ package org.stratopneum.web.sealant;
 
 import java.util.Optional;
 import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.WheelHead;
+import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.fleet.care.WheelCare;
 import org.stratopneum.web.rider.Rider;
@@ -11,12 +13,15 @@ import org.stratopneum.web.rider.Rider;
  *
  * @param liquid what can be said of its liquid: empty where it has none to speak of
  */
-record SealantAsked(Rider rider, BikeState bike, WheelState wheel, WheelCare care, Optional<WheelSealant> liquid) {
+record SealantAsked(
+        Rider rider, WheelHead head, BikeState bike, WheelState wheel, WheelCare care, Optional<WheelSealant> liquid) {
 
-    static SealantAsked of(Rider rider, BikeState bike, WheelState wheel, WheelCare care) {
+    static SealantAsked of(Rider rider, WheelHeads.Known known, WheelCare care) {
+        WheelState wheel = known.wheel();
         return new SealantAsked(
                 rider,
-                bike,
+                known.head(),
+                known.bike(),
                 wheel,
                 care,
                 wheel.fits() && !wheel.tubed() ? Optional.of(new WheelSealant(wheel, care)) : Optional.empty());

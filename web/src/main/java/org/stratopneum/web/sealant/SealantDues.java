@@ -145,6 +145,7 @@ public class SealantDues {
         return new SealantState(
                 SealantLooks.of(wheel.wheelId(), liquid.care().schedule(), forecast, serviced, asked.today),
                 forecast,
+                liquid.minimumMl(),
                 liquid.fullMl(),
                 liquid.topUpMl(liquid.minimumMl()),
                 record.bottle());

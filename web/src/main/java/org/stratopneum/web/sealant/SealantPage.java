@@ -4,10 +4,10 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.stratopneum.core.sealant.DoseSchool;
+import org.stratopneum.web.fleet.bikes.WheelHead;
 import org.stratopneum.web.fleet.care.WheelCare;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogOutcome;
-import org.stratopneum.web.platform.drawing.PoolDrawing;
 import org.stratopneum.web.platform.drawing.SealantChart;
 import org.stratopneum.web.platform.drawing.SectionDrawing;
 import org.stratopneum.web.platform.wording.FormView;
@@ -27,10 +27,7 @@ import org.stratopneum.web.platform.wording.Units;
  * @param outcome what was just done, or null
  */
 record SealantPage(
-        UUID wheel,
-        UUID bike,
-        String bikeName,
-        String where,
+        WheelHead head,
         String none,
         boolean unnoted,
         Left left,
@@ -89,6 +86,7 @@ record SealantPage(
      * @param number in the rider's unit, {@code span} its doubt in words
      * @param state code of its shape, {@code stateWord} the word beside it
      * @param moved what moved the forecast
+     * @param section the tire with what lies in it, {@code depth} how deep that stands in words
      */
     public record Left(
             String number,
@@ -97,13 +95,21 @@ record SealantPage(
             String stateWord,
             List<String> said,
             List<String> moved,
-            PoolDrawing pool,
-            Section section,
-            String poolSaid,
+            SectionDrawing section,
+            String depth,
             SealantChart chart) {}
 
-    /** The section at six o'clock, with the liquid and what of it may be there or not as SVG paths. */
-    public record Section(SectionDrawing drawing, String pool, String band) {}
+    /** What tells or helps most now. */
+    public enum Act {
+        ADD,
+        DIP,
+        SHAKE
+    }
+
+    /** The one thing to do: add where it is too little, else dip where a stick reaches it, else listen. */
+    public Act act() {
+        return left == null || "below".equals(left.state) ? Act.ADD : dippable ? Act.DIP : Act.SHAKE;
+    }
 
     /** A filling by a school, in the rider's unit, in the other one, and in their scoops where they have one. */
     public record Dose(String name, String film, String volume, String other, String scoops, boolean chosen) {}

@@ -95,10 +95,7 @@ class SealantPages {
                 typed.care == null ? new FormView(CareForm.texts(asked.care(), rider.units()), Map.of()) : typed.care,
                 typed.conflict);
         return new SealantPage(
-                asked.wheel().wheelId(),
-                asked.bike().id(),
-                asked.bike().name(),
-                wording.of("position", asked.wheel().position()),
+                asked.head(),
                 asked.liquid().isPresent() ? null : said.none(asked.wheel(), rows, rider),
                 standing != null && !standing.noted,
                 standing == null ? null : standing.left,

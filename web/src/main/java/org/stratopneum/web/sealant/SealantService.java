@@ -12,9 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.job.Measured;
 import org.stratopneum.core.sealant.SealantEvent;
-import org.stratopneum.web.fleet.bikes.BikeState;
-import org.stratopneum.web.fleet.bikes.Garage;
-import org.stratopneum.web.fleet.bikes.WheelPlace;
+import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.care.Care;
 import org.stratopneum.web.fleet.care.CareForm;
 import org.stratopneum.web.fleet.care.WheelCare;
@@ -36,7 +34,7 @@ import org.stratopneum.web.rider.Riders;
 @Service
 class SealantService {
 
-    private final Garage garage;
+    private final WheelHeads heads;
     private final Riders riders;
     private final Care care;
     private final Logbook logbook;
@@ -46,7 +44,7 @@ class SealantService {
     private final ProblemWording problemWording;
 
     SealantService(
-            Garage garage,
+            WheelHeads heads,
             Riders riders,
             Care care,
             Logbook logbook,
@@ -54,7 +52,7 @@ class SealantService {
             Shelf shelf,
             SealantPages pages,
             ProblemWording problemWording) {
-        this.garage = garage;
+        this.heads = heads;
         this.riders = riders;
         this.care = care;
         this.logbook = logbook;
@@ -68,9 +66,8 @@ class SealantService {
     private static final int MOST_YEARS = 10;
 
     private SealantAsked ask(UUID wheelId) {
-        WheelPlace place = garage.place(wheelId);
-        BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
-        return SealantAsked.of(riders.self(), bike, bike.wheel(place.position()).orElseThrow(), care.of(wheelId));
+        Rider rider = riders.self();
+        return SealantAsked.of(rider, heads.of(wheelId, rider), care.of(wheelId));
     }
 
     /** Of a wheel with liquid to speak of. */

@@ -11,11 +11,13 @@ import org.stratopneum.core.sealant.SealantForecast;
  *
  * @param due what it makes due
  * @param forecast what is known of it today
+ * @param leastMl what it needs to seal (ml)
  * @param fullMl what a full filling is (ml)
  * @param refillMl what a refresh on its day will want (ml)
  * @param bottle the bottle of the last filling, or null
  */
-public record SealantState(List<DueItem> due, SealantForecast forecast, double fullMl, double refillMl, UUID bottle) {
+public record SealantState(
+        List<DueItem> due, SealantForecast forecast, double leastMl, double fullMl, double refillMl, UUID bottle) {
 
     public SealantState {
         due = List.copyOf(due);

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.core.sealant.SealantForecast;
@@ -19,7 +20,6 @@ import org.stratopneum.web.log.LogRow;
 import org.stratopneum.web.log.LogWording;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.parts.shelf.ShelfItem;
-import org.stratopneum.web.platform.drawing.PoolDrawing;
 import org.stratopneum.web.platform.drawing.SealantChart;
 import org.stratopneum.web.platform.drawing.SectionDrawing;
 import org.stratopneum.web.platform.wording.DateText;
@@ -166,8 +166,6 @@ class SealantWording {
         double high = liquid.pool().depthMm(Math.min(most, ml.p90()));
         boolean late = !today.isBefore(now.refreshBy());
         boolean look = !today.isBefore(now.checkBy());
-        SectionDrawing drawing = SectionDrawing.of(
-                liquid.section(), new SectionDrawing.Inside(liquid.hookless(), null, true, false), rider.lengthUnit());
         List<String> said = new ArrayList<>();
         said.addAll(stick(now, liquid, rider));
         if (now.latestDip().isEmpty()) {
@@ -186,8 +184,19 @@ class SealantWording {
                 wording.text(late ? "sealant.state.late" : look ? "sealant.state.look" : "sealant.state.enough"),
                 said,
                 moved,
-                PoolDrawing.of(liquid.section(), depth, low, high),
-                new SealantPage.Section(drawing, drawing.pool(depth), drawing.pool(low) + drawing.pool(high)),
+                SectionDrawing.of(
+                        liquid.section(),
+                        new SectionDrawing.Inside(liquid.hookless(), liquid.rimDepthMm(), true, false),
+                        rider.lengthUnit(),
+                        new SectionDrawing.Pool(
+                                depth,
+                                low,
+                                high,
+                                liquid.pool().depthMm(Math.min(most, liquid.minimumMl())),
+                                true,
+                                QuantityText.text(depth, rider.lengthUnit()),
+                                wording.text("sealant.deep")),
+                        wording.text("sealant.enough-to-seal")),
                 wording.text(
                         "sealant.pool",
                         QuantityText.text(depth, rider.lengthUnit()),
@@ -235,26 +244,36 @@ class SealantWording {
         return said;
     }
 
-    private static SealantChart chart(
+    private SealantChart chart(
             SealantForecast now,
             WheelSealant liquid,
             SealantRecord record,
             DryingClimate climate,
             LocalDate today,
             Rider rider) {
-        return SealantChart.of(
-                liquid.curve(now, today, record, climate),
-                record.events().stream()
-                        .filter(SealantEvent.Dipped.class::isInstance)
-                        .map(SealantEvent.Dipped.class::cast)
-                        .filter(dip -> !dip.on().isBefore(now.startedOn()))
-                        .map(dip -> seen(dip, liquid))
-                        .toList(),
-                liquid.minimumMl(),
-                today,
-                now.checkBy(),
-                now.refreshBy(),
-                rider.volumeUnit().fromCore(1));
+        RiderUnit unit = rider.volumeUnit();
+        return new SealantChart(
+                new SealantChart.Shown(
+                        liquid.curve(now, today, record, climate),
+                        record.events().stream()
+                                .filter(SealantEvent.Dipped.class::isInstance)
+                                .map(SealantEvent.Dipped.class::cast)
+                                .filter(dip -> !dip.on().isBefore(now.startedOn()))
+                                .map(dip -> seen(dip, liquid))
+                                .toList(),
+                        liquid.minimumMl(),
+                        today,
+                        now.checkBy(),
+                        now.refreshBy(),
+                        unit.fromCore(1)),
+                new SealantChart.Words(
+                        wording.text(
+                                "sealant.chart.today",
+                                QuantityText.text(now.volumeMl().p50(), unit)),
+                        wording.text("sealant.chart.check"),
+                        wording.text("sealant.chart.refresh"),
+                        wording.text("sealant.chart.minimum", QuantityText.text(liquid.minimumMl(), unit)),
+                        unit.symbol()));
     }
 
     private static SealantChart.Seen seen(SealantEvent.Dipped dip, WheelSealant liquid) {

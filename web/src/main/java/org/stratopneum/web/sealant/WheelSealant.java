@@ -34,6 +34,7 @@ final class WheelSealant {
     private final WheelState.Tire tire;
     private final WheelCare care;
     private final boolean hookless;
+    private final Double rimDepthMm;
     private SealantForecast.Tire followed;
     private SealantFamily followedFamily;
 
@@ -41,6 +42,7 @@ final class WheelSealant {
     WheelSealant(WheelState wheel, WheelCare care) {
         this.care = care;
         hookless = wheel.rim().hookless();
+        rimDepthMm = wheel.rim().depthMm();
         tire = wheel.tire().orElseThrow();
         section = wheel.tireOnRim().orElseThrow().section();
         pool = LiquidPool.in(section);
@@ -58,6 +60,11 @@ final class WheelSealant {
 
     boolean hookless() {
         return hookless;
+    }
+
+    /** Depth of the rim (mm), or null where nobody entered it. */
+    Double rimDepthMm() {
+        return rimDepthMm;
     }
 
     WheelCare care() {

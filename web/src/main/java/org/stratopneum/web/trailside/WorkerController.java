@@ -37,7 +37,8 @@ class WorkerController {
             "/assets/js/trailside.js",
             "/assets/js/offline.js",
             "/assets/mark.svg",
-            "/assets/fonts/saira-latin-wght-normal.woff2");
+            "/assets/fonts/national-park-latin-wght-normal.woff2",
+            "/assets/fonts/atkinson-hyperlegible-next-latin-wght-normal.woff2");
 
     private static final MediaType JAVASCRIPT = new MediaType("text", "javascript", StandardCharsets.UTF_8);
     private static final MediaType MANIFEST = new MediaType("application", "manifest+json", StandardCharsets.UTF_8);

@@ -55,14 +55,15 @@ class AccountTest {
         assertThat(browser.driver().getCurrentUrl()).endsWith("/account/codes");
         browser.driver().navigate().refresh();
         assertThat(browser.all(".codes li")).as("shown once").isEmpty();
-        assertThat(browser.text("main")).contains("signed in as " + name, "8 of the codes are left");
+        assertThat(browser.text("main")).contains("signed in as " + name, "8 codes left");
 
         browser.open(site.address() + "/");
-        assertThat(browser.text("main")).contains("No bike stands here yet").doesNotContain("Skylark");
+        assertThat(browser.text("main")).contains("No bikes yet").doesNotContain("Skylark");
         browser.open(site.address() + "/log");
-        assertThat(browser.text("main")).contains("Nothing is written yet");
+        assertThat(browser.text("main"))
+                .contains("No entries yet. Save a first reading on the Bikes page, and it is listed here.");
         browser.open(site.address() + "/bikes/d0000000-0000-4000-8000-000000000301/pressure");
-        assertThat(browser.text("h1")).as("the demo's bike is somebody else's").isEqualTo("Not here");
+        assertThat(browser.text("h1")).as("the demo's bike is somebody else's").isEqualTo("Page not found");
     }
 
     @Test
@@ -74,7 +75,7 @@ class AccountTest {
         browser.press("#enter");
         assertThat(browser.text("#fault-name")).contains("2 to 40 letters");
         assertThat(browser.text("#fault-password")).isEqualTo("must have at least 12 characters, has 5");
-        assertThat(browser.text("#fault-email")).contains("does not look like");
+        assertThat(browser.text("#fault-email")).contains("Enter an email address, e.g. name@example.org");
         assertThat(browser.find("#name").getAttribute("value")).isEqualTo("?");
         assertThat(browser.find("#email").getAttribute("value")).isEqualTo("nowhere");
         assertThat(browser.find("#password").getAttribute("value")).isEmpty();
@@ -96,12 +97,12 @@ class AccountTest {
         WebElement page = browser.find("html");
         browser.find("#password").sendKeys(Keys.ENTER);
         browser.waitFor(there -> Browser.isStale(page));
-        assertThat(browser.text(".fault")).isEqualTo("Name and password do not belong together.");
+        assertThat(browser.text(".err")).isEqualTo("Wrong name or password.");
         assertThat(browser.find("#name").getAttribute("value")).isEqualTo(name);
 
         browser.type("#password", PASSWORD);
         browser.press("#enter");
-        assertThat(browser.text("main")).contains("No bike stands here yet");
+        assertThat(browser.text("main")).contains("No bikes yet");
         assertThat(sessionCookie().getValue()).as("a new session").isNotEqualTo(before);
     }
 
@@ -121,12 +122,12 @@ class AccountTest {
             browser.type("#current", PASSWORD);
             browser.type("#password", "another long password");
             browser.press("#change");
-            assertThat(browser.text("main")).contains("The password is changed");
+            assertThat(browser.text("main")).contains("Password changed.");
 
             elsewhere.driver().navigate().refresh();
             assertThat(elsewhere.text("h1"))
                     .as("the session elsewhere has ended")
-                    .isEqualTo("Sign in");
+                    .isEqualTo("You were signed out");
         }
         browser.press("#sign-out");
 
@@ -136,7 +137,7 @@ class AccountTest {
         browser.type("#password", "the third long password");
         browser.press("#enter");
         browser.open(site.address() + "/account");
-        assertThat(browser.text("main")).contains("signed in as " + name, "7 of the codes are left");
+        assertThat(browser.text("main")).contains("signed in as " + name, "7 codes left");
     }
 
     @Test
@@ -147,12 +148,12 @@ class AccountTest {
         assertThat(browser.text("#fault-delete")).contains("nothing was changed");
         browser.type("#current-for-delete", PASSWORD);
         browser.press("#delete");
-        assertThat(browser.text("h1")).isEqualTo("Make an account");
+        assertThat(browser.text("h1")).isEqualTo("Create account");
         browser.open(site.address() + "/sign-in");
         browser.type("#name", name);
         browser.type("#password", PASSWORD);
         browser.press("#enter");
-        assertThat(browser.text(".fault")).contains("do not belong together");
+        assertThat(browser.text(".err")).contains("Wrong name or password");
     }
 
     private Cookie sessionCookie() {

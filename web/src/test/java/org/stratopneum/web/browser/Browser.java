@@ -209,8 +209,17 @@ final class Browser implements AutoCloseable {
 
     /** Presses a button that leads to a new page, and waits until it is there. */
     void press(String css) {
-        WebElement button = find(css);
-        leave(button::click);
+        leave(() -> click(css));
+    }
+
+    /** Presses what may lie under the bar at the bottom of a phone. */
+    void click(String css) {
+        click(find(css));
+    }
+
+    void click(WebElement target) {
+        driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", target);
+        target.click();
     }
 
     /** Types a letter that leads to a new page, and waits until it is there. */

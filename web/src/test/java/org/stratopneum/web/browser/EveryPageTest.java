@@ -27,7 +27,6 @@ import org.stratopneum.web.support.Site;
 @ResourceLock("demo garage")
 class EveryPageTest {
 
-    private static final String SKYLARK = "/bikes/d0000000-0000-4000-8000-000000000301/pressure";
     private static final String WHEEL = "/wheels/d0000000-0000-4000-8000-000000000601";
     private static final String TUBED_WHEEL = "/wheels/d0000000-0000-4000-8000-000000000603";
     private static final String BIKE = "/bikes/d0000000-0000-4000-8000-000000000301";
@@ -45,8 +44,8 @@ class EveryPageTest {
 
     private static final List<String> PAGES = List.of(
             "/",
-            SKYLARK,
-            SKYLARK + "?bike=9999&luggageRear=300",
+            WHEEL + "?bike=9999&luggageRear=300",
+            WHEEL + "?asked=1&ground1=MUD&share1=100&rider=64&bike=12.8",
             "/log",
             "/log?words=seal&topic=READINGS&topic=HOLES&hide=on",
             "/garage",
@@ -60,8 +59,8 @@ class EveryPageTest {
             TUBED_WHEEL + "/needs",
             WHEEL + "/leak",
             TUBED_WHEEL + "/leak",
-            WHEEL + "/pace",
-            TUBED_WHEEL + "/pace?holeFrom=30",
+            WHEEL + "/leaks",
+            TUBED_WHEEL + "/leaks?holeFrom=30",
             "/leak",
             "/leak/search?system=TUBELESS&mode=MEND_SOON&known=hit&step=seen.shake.silent&at=BEAD_LEFT@4.0",
             "/leak/search?system=TUBELESS&mode=NAME_IT&step=seen.soap-valve-tip.bubbles&step=seen.shake.slosh",
@@ -69,10 +68,10 @@ class EveryPageTest {
             "/drill",
             WHEEL + "/what-if?b-width=62&c-load=80",
             WHEEL + "/air?chamberL=1&chamberCharge=160&cartridgeG=25&stroke=90&pumpMost=100",
-            WHEEL + "/cards",
-            WHEEL + "/cards/new?job=CHANGE_TIRE",
-            TUBED_WHEEL + "/cards/new?job=CONVERT",
-            "/cards",
+            WHEEL + "/jobs",
+            WHEEL + "/jobs/new?job=CHANGE_TIRE",
+            TUBED_WHEEL + "/jobs/new?job=CONVERT",
+            "/jobs",
             "/cards/d0000000-0000-4000-8000-000000000901",
             "/shelf",
             "/shelf/new?kind=SEALANT",
@@ -91,12 +90,12 @@ class EveryPageTest {
             BIKE + "/elsewhere",
             BIKE + "/dialling",
             "/exchange",
-            "/agenda",
-            "/agenda/month",
-            "/agenda/ride",
+            "/todo",
+            "/todo/month",
+            "/todo?on=2031-05-05&at=07:30",
             "/matters/d0000000-0000-4000-8000-000000000602-SEALANT_REFRESH",
             "/digest",
-            WHEEL + "/cards/new?job=REFRESH_THROUGH_VALVE",
+            WHEEL + "/jobs/new?job=REFRESH_THROUGH_VALVE",
             WHEEL + "/gauge",
             WHEEL + "/sealant",
             TUBED_WHEEL + "/sealant",
@@ -120,18 +119,17 @@ class EveryPageTest {
 
     private static final List<String> MAIN = List.of(
             "/",
-            SKYLARK,
             "/garage",
             WHEEL,
             WHEEL + "/sealant",
-            WHEEL + "/pace",
+            WHEEL + "/leaks",
             WHEEL + "/leak",
             WHEEL + "/history",
             "/leak/search?system=TUBELESS&mode=NAME_IT&step=seen.soap-valve-tip.bubbles&step=seen.shake.slosh",
-            "/cards",
-            WHEEL + "/cards/new?job=CHANGE_TIRE",
-            "/agenda",
-            "/agenda/month",
+            "/jobs",
+            WHEEL + "/jobs/new?job=CHANGE_TIRE",
+            "/todo",
+            "/todo/month",
             "/log",
             "/exchange",
             "/shelf",
@@ -143,10 +141,12 @@ class EveryPageTest {
             "/sign-up",
             "/nothing");
 
-    private static final String SLEDGE = "/bikes/d0000000-0000-4000-8000-000000000303/pressure";
+    private static final String SLEDGE = "/wheels/d0000000-0000-4000-8000-000000000605";
 
     /** What a phone shows, narrow and usual (px). */
     private static final int[] PHONES = {360, 390};
+
+    private static final int PHONE_HEIGHT = 844;
 
     private static final String AXE = axe();
 
@@ -182,7 +182,7 @@ class EveryPageTest {
     void everyPageIsAccessibleInBothThemesFitsAPhoneAndComplainsOfNothing() {
         List<String> paths = new ArrayList<>(PAGES);
         paths.add(SLEDGE + "?luggageRear=250");
-        String entry = new Guest(site).ids(WHEEL, "/log/").get(0);
+        String entry = new Guest(site).ids(WHEEL + "/history", "/log/").get(0);
         paths.add("/log/" + entry + "/correct");
         paths.add("/log/" + entry);
         paths.add("/rims/d0000000-0000-4000-8000-000000000501");
@@ -203,9 +203,10 @@ class EveryPageTest {
             for (String path = left.poll(); path != null; path = left.poll()) {
                 look(browser, path, true, faults);
             }
-            assertThat(browser.driver()
-                            .executeScript(
-                                    "return document.fonts.ready.then(() => document.fonts.check('16px Saira'))"))
+            assertThat(
+                            browser.driver()
+                                    .executeScript(
+                                            "return document.fonts.ready.then(() => document.fonts.check('16px \"National Park\"'))"))
                     .isEqualTo(true);
         }
         return faults;
@@ -241,16 +242,21 @@ class EveryPageTest {
     @Test
     void onAPhoneRearStaysLeftAndWhatIsTouchedIsLarge() {
         try (Browser phone = Browser.phone(390)) {
-            phone.open(site.address() + SKYLARK);
-            assertThat(phone.find("#told-rear").getLocation().x)
-                    .isLessThan(phone.find("#told-front").getLocation().x);
-            assertThat(phone.find("#told-rear").getLocation().y)
-                    .isEqualTo(phone.find("#told-front").getLocation().y);
-            for (WebElement target : phone.all("button, select, input[type=text], .act, nav a")) {
-                if (target.isDisplayed()) {
-                    assertThat(target.getSize().height)
-                            .as(target.getAttribute("outerHTML"))
-                            .isGreaterThanOrEqualTo(44);
+            phone.open(site.address() + "/");
+            List<WebElement> fields = phone.all(".bike:first-child .enter input[type=text]");
+            assertThat(fields.get(0).getLocation().x).isLessThan(fields.get(1).getLocation().x);
+            assertThat(fields.get(0).getLocation().y).isEqualTo(fields.get(1).getLocation().y);
+            assertThat(phone.all(".bike").get(1).getLocation().y)
+                    .as("the second bike shows without scrolling")
+                    .isLessThan(PHONE_HEIGHT);
+            for (String path : List.of("/", WHEEL, "/todo", "/jobs")) {
+                phone.open(site.address() + path);
+                for (WebElement target : phone.all("button, select, input[type=text], .btn, .tabs a, .nav a")) {
+                    if (target.isDisplayed()) {
+                        assertThat(target.getSize().height)
+                                .as(path + " " + target.getAttribute("outerHTML"))
+                                .isGreaterThanOrEqualTo(44);
+                    }
                 }
             }
         }

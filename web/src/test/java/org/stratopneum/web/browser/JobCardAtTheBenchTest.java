@@ -50,8 +50,8 @@ class JobCardAtTheBenchTest {
             TypedBike.enter(guest, "rear-setup", "BUTYL_TUBE");
             bench.open(site.address() + "/garage");
             bench.press(".bench-wheel");
-            bench.press("#cards");
-            bench.press(".jobs a");
+            bench.press("#tab-jobs");
+            bench.press("a[href*='job=CONVERT']");
             bench.press("#begin");
             card = bench.driver().getCurrentUrl();
             beside = JobCard.at(guest, card.substring(site.address().length()));
@@ -73,13 +73,13 @@ class JobCardAtTheBenchTest {
             assertThat(step(bench)).as("u takes the last answer back").isEqualTo("seat-pump.up");
             bench.press("#answer-NOT_UP");
             bench.press("#pause");
-            assertThat(bench.text(".today-cards")).contains("Convert from tubes to tubeless");
+            assertThat(bench.text("main")).contains("Convert to tubeless");
         }
         try (Browser phone = Browser.phone(390)) {
             Guest rider = guest;
             phone.takes(rider.cookies());
-            phone.open(site.address() + "/");
-            phone.press(".today-card");
+            phone.open(site.address() + "/jobs");
+            phone.press("main a[href*='/cards/']");
             assertThat(phone.driver().getCurrentUrl()).startsWith(card);
             assertThat(step(phone)).isEqualTo("seat-wetted");
             assertThat(phone.sidewaysScroll()).isZero();
@@ -95,7 +95,7 @@ class JobCardAtTheBenchTest {
             assertThat(phone.all(".card-answers button"))
                     .as("nothing to press yet")
                     .isEmpty();
-            assertThat(phone.text(".card-wait")).contains("It waits until");
+            assertThat(phone.text(".card-wait")).contains("Waits until");
 
             MovableClock.after(rider, Duration.ofHours(11), () -> {
                 phone.open(card);
@@ -110,9 +110,9 @@ class JobCardAtTheBenchTest {
             });
             assertThat(phone.text(".card-end")).contains("Done", "in the log");
             phone.press("#to-wheel");
-            assertThat(phone.text("#holds")).contains("it holds");
-            assertThat(phone.text("#done"))
-                    .contains("hold test begun at", "hold test ended at", "rim taped", "sealant in");
+            phone.press("#tab-history");
+            assertThat(phone.text("main"))
+                    .contains("leak-down test started at", "leak-down test ended at", "rim taped", "sealant in");
         }
     }
 }

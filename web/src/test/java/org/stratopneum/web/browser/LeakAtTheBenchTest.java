@@ -28,30 +28,29 @@ class LeakAtTheBenchTest {
                     phone.find("a[href*='/wheels/']").getDomProperty("href").replaceAll("(/wheels/[^/?#]+).*", "$1");
             phone.open(wheel + "/leak");
             phone.press("#begin");
-            assertThat(phone.text(".search-now")).contains("Why this:");
+            assertThat(phone.text(".search-now")).contains("Why this?");
             int asked = 0;
             while (phone.all("#mend").isEmpty() && asked < 14) {
                 asked++;
                 phone.press("#answer-1");
             }
             assertThat(asked).as("a handful of checks").isBetween(1, 6);
-            assertThat(phone.text("#mend")).contains("Mend it now:");
+            assertThat(phone.text("#mend")).contains("Fix it now:");
             assertThat(phone.sidewaysScroll()).isZero();
 
             // taken back from the list, and answered again by its key
             phone.press(".said-line:last-of-type button");
             assertThat(phone.all("#mend")).isEmpty();
             phone.pressKey("2");
-            phone.find(".ranking summary").click();
+            phone.click(".ranking summary");
             assertThat(phone.text(".ranking")).contains("times likelier");
 
             phone.open(wheel + "/leak");
-            assertThat(phone.all(".said-line")).as("gone on with").isNotEmpty();
-            phone.all("details.more > summary").stream()
+            assertThat(phone.all(".said-line")).as("continued").isNotEmpty();
+            phone.click(phone.all("details.why > summary").stream()
                     .filter(summary -> summary.getText().contains("I know what it was"))
                     .findFirst()
-                    .orElseThrow()
-                    .click();
+                    .orElseThrow());
             phone.press("#found");
             assertThat(phone.text("#end")).contains("Found:");
             phone.open(site.address() + "/log");
@@ -63,8 +62,8 @@ class LeakAtTheBenchTest {
     void aPlaceIsTouchedOnTheDrawingsOrChosenByKeys() {
         try (Browser service = Browser.desktop()) {
             service.open(site.address() + "/leak/search?system=TUBELESS&mode=MEND_SOON");
-            service.find("[data-value=BEAD_LEFT]").click();
-            service.find("[data-pick=hour][data-value='4']").click();
+            service.click("[data-value=BEAD_LEFT]");
+            service.click("[data-pick=hour][data-value='4']");
             assertThat(chosen(service, "zone")).isEqualTo("BEAD_LEFT");
             assertThat(service.find("[data-value=BEAD_LEFT]").getAttribute("class"))
                     .contains("map-picked");
@@ -76,7 +75,7 @@ class LeakAtTheBenchTest {
             zone.sendKeys(Keys.ARROW_RIGHT);
             assertThat(chosen(service, "zone")).isEqualTo("FLANK_LEFT");
             service.press("#mark");
-            assertThat(service.text("#map")).contains("left flank at 12 o'clock");
+            assertThat(service.text("#map")).contains("left sidewall at 12 o'clock");
             assertThat(service.all(".map-mark")).hasSize(2);
         }
     }

@@ -55,29 +55,29 @@ class LiveGaugeTest {
         try (Browser phone = Browser.phone(390)) {
             phone.open(site.address() + WHEEL + "/gauge");
             assertThat(phone.find("[data-take]").isEnabled()).isFalse();
-            phone.find("[data-connect]").click();
+            phone.click("[data-connect]");
             until(phone, "at rest at first", "at rest"::equals);
             double before = number(phone);
-            phone.find("[data-word=pump]").click();
+            phone.click("[data-word=pump]");
             until(phone, "moving", "moving"::equals);
             new FluentWait<>(phone).withTimeout(Duration.ofSeconds(60)).until(open -> number(open) > before + 3);
-            phone.find("[data-word=rest]").click();
+            phone.click("[data-word=rest]");
             until(phone, "at rest after pumping", "at rest"::equals);
             double pumped = number(phone);
             assertThat(pumped).isGreaterThan(before + 2);
-            phone.find("[data-word=bleed]").click();
+            phone.click("[data-word=bleed]");
             new FluentWait<>(phone).withTimeout(Duration.ofSeconds(60)).until(open -> number(open) < pumped - 1);
-            phone.find("[data-word=rest]").click();
+            phone.click("[data-word=rest]");
             until(phone, "at rest after letting out", "at rest"::equals);
             double settled = number(phone);
             phone.press("#take");
-            Matcher taken = TAKEN.matcher(phone.text(".outcome"));
+            Matcher taken = TAKEN.matcher(phone.text(".saved"));
             assertThat(taken.find()).isTrue();
             assertThat(Double.parseDouble(taken.group(1)))
                     .as("a gauge at rest still trembles")
                     .isCloseTo(settled, within(0.2));
             phone.press("#undo");
-            assertThat(phone.text(".outcome")).contains(taken.group());
+            assertThat(phone.text(".saved")).contains(taken.group());
         }
     }
 }

@@ -14,7 +14,7 @@ import org.stratopneum.web.support.Pictures;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 
-/** Years of notes in, found again, put right: in the real interface. */
+/** Years of notes in, found again, edited: in the real interface. */
 @ExtendWith(RunningApplication.class)
 class LogbookWalkTest {
 
@@ -39,15 +39,15 @@ class LogbookWalkTest {
             new Newcomer(phone, site).entersABike();
             phone.open(site.address() + "/exchange");
             phone.find("#file").sendKeys(notes.toString());
-            phone.find("#send").click();
+            phone.click("#send");
             phone.waitFor(there -> there.getCurrentUrl().contains("/imports/"));
             assertThat(new Select(phone.find("#order")).getFirstSelectedOption().getText())
                     .isEqualTo("day first");
             assertThat(phone.text("#preview")).contains("read 21.5 psi");
             assertThat(phone.sidewaysScroll()).isZero();
-            phone.find("#check").click();
+            phone.click("#check");
             assertThat(phone.text("#checked")).contains("5 would be new");
-            phone.find("#bring-in").click();
+            phone.click("#bring-in");
             assertThat(phone.text("#done")).contains("5 new");
 
             phone.open(site.address() + "/log");
@@ -55,12 +55,12 @@ class LogbookWalkTest {
             phone.waitFor(there -> there.getCurrentUrl().contains("words="));
             assertThat(phone.all(".log-line")).hasSize(1);
             assertThat(phone.text(".log-line")).contains("would not seal");
-            phone.find(".log-what a").click();
+            phone.click(".log-what a");
             phone.find("#note").sendKeys(" at the valve");
-            phone.find("#keep-note").click();
+            phone.click("#keep-note");
             phone.waitFor(there -> phone.text("#states").contains("at the valve"));
             phone.find("#file").sendKeys(photo.toString());
-            phone.find("#add-photo").click();
+            phone.click("#add-photo");
             phone.waitFor(there -> !phone.all(".entry-photo img").isEmpty());
             phone.waitFor(there -> phone.find(".entry-photo img")
                     .getDomProperty("naturalWidth")
@@ -68,11 +68,11 @@ class LogbookWalkTest {
             assertThat(phone.sidewaysScroll()).isZero();
 
             phone.open(site.address() + "/log?words=read&topic=READINGS");
-            phone.find("#tick-all").click();
-            phone.find("#strike-ticked").click();
-            assertThat(phone.text(".outcome")).contains("Struck through", "read 21.5 psi");
+            phone.click("#tick-all");
+            phone.click("#strike-ticked");
+            assertThat(phone.text(".saved")).contains("Deleted", "read 21.5 psi");
             assertThat(phone.all(".log-struck")).hasSize(5);
-            phone.find("#undo").click();
+            phone.click("#undo");
             phone.waitFor(there -> phone.all(".log-struck").isEmpty());
             assertThat(phone.driver().getCurrentUrl()).contains("words=read");
         }
@@ -84,18 +84,18 @@ class LogbookWalkTest {
         try (Browser plain = Browser.withoutScripts()) {
             plain.open(site.address() + "/exchange");
             plain.find("#file").sendKeys(notes.toString());
-            plain.find("#send").click();
+            plain.click("#send");
             new Select(plain.find("#order")).selectByVisibleText("day first");
             new Select(plain.find("#bike")).selectByVisibleText("Skylark");
-            plain.find("#understand").click();
-            plain.find("#check").click();
+            plain.click("#understand");
+            plain.click("#check");
             plain.waitFor(there -> {
                 there.navigate().refresh();
                 return !plain.all("#failed").isEmpty();
             });
             assertThat(plain.text("#faults")).contains("Row 5", "is not a date in this order");
-            plain.find("#drop").click();
-            assertThat(plain.text(".outcome")).contains("nothing of it was brought in");
+            plain.click("#drop");
+            assertThat(plain.text(".saved")).contains("nothing was imported");
             plain.open(site.address() + "/log?words=bead");
             assertThat(plain.all(".log-line")).isNotEmpty();
             assertThat(plain.all("#tick-all").get(0).isDisplayed()).isFalse();

@@ -24,9 +24,9 @@ record Newcomer(Browser browser, Site site) {
     void fillsInTheSignUp() {
         browser.type("#name", "Rider " + UUID.randomUUID().toString().substring(0, 13));
         browser.type("#password", PASSWORD);
-        browser.find("#enter").click();
+        browser.click("#enter");
         browser.waitFor(there -> !browser.all("#go").isEmpty());
-        browser.find("#go").click();
+        browser.click("#go");
         browser.waitFor(there -> browser.all("#go").isEmpty());
     }
 
@@ -42,7 +42,7 @@ record Newcomer(Browser browser, Site site) {
         browser.type("#bike", "13");
     }
 
-    /** An account, and a bike called Plover in it, whose pressure is open. */
+    /** An account, and a bike called Plover in it, whose rear wheel is open. */
     void entersABike() {
         Guest guest = signsUp();
         browser.open(site.address() + "/bikes/" + TypedBike.enter(guest) + "/pressure");

@@ -41,10 +41,11 @@ class RideNoteTest {
         try (Browser phone = Browser.phone(390)) {
             new Newcomer(phone, site).entersABike();
             phone.open(site.address() + "/");
-            phone.find(".stand-go a[href*='/rides/new']").click();
+            phone.click(".bike-name .menu summary");
+            phone.click(".bike-name a[href*='/rides/new']");
             WebElement page = phone.find("html");
             phone.find("#file").sendKeys(track(folder, 121).toString());
-            phone.find("#read-file").click();
+            phone.click("#read-file");
             phone.waitFor(there -> Browser.isStale(page));
             assertThat(phone.text(".verdict")).contains("round.gpx", "121 points", "7 km");
             assertThat(phone.find("#distance").getDomProperty("value")).startsWith("6.7");
@@ -53,9 +54,9 @@ class RideNoteTest {
             new Select(phone.find("#rear-feel")).selectByVisibleText("too hard");
             phone.find("#rear-feel").sendKeys(Keys.TAB);
             phone.press("#note");
-            assertThat(phone.text("main")).contains("ridden 7 km, rear too hard", "From one note");
+            assertThat(phone.text("main")).contains("ridden 7 km, rear too hard", "From 1 ride");
             phone.press("#undo");
-            assertThat(phone.text("main")).contains("Nobody has said anything yet");
+            assertThat(phone.text("main")).contains("No feedback yet: for 80 % of riders it is between");
         }
     }
 
@@ -66,7 +67,7 @@ class RideNoteTest {
             browser.open(site.address() + "/bikes/d0000000-0000-4000-8000-000000000301/rides/new");
             browser.type("#distance", "12");
             browser.find("#file").sendKeys(notes.toString());
-            browser.find("#read-file").click();
+            browser.click("#read-file");
             browser.waitFor(there -> browser.text("#fault-file").contains("not well-formed XML"));
             assertThat(browser.find("#distance").getDomProperty("value"))
                     .as("nothing typed is lost")

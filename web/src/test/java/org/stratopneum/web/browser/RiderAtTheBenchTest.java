@@ -11,6 +11,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.parallel.ResourceLock;
+import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
@@ -28,8 +29,9 @@ import org.stratopneum.web.support.Site;
 @ResourceLock("demo garage")
 class RiderAtTheBenchTest {
 
-    private static final String SKYLARK = "/bikes/d0000000-0000-4000-8000-000000000301/pressure";
-    private static final String SLEDGE = "/bikes/d0000000-0000-4000-8000-000000000303/pressure";
+    private static final String SKYLARK = "/wheels/d0000000-0000-4000-8000-000000000601";
+    private static final String SLEDGE = "/wheels/d0000000-0000-4000-8000-000000000605";
+    private static final String SLEDGE_BIKE = "#bike-d0000000-0000-4000-8000-000000000303 ";
 
     private static final RiderPrincipal DEMO_RIDER =
             new RiderPrincipal(UUID.fromString("d0000000-0000-4000-8000-000000000001"), true);
@@ -64,34 +66,46 @@ class RiderAtTheBenchTest {
     @Test
     void theFirstPageShowsEveryBikeAsItStands() {
         browser.open(site.address() + "/");
-        assertThat(browser.all(".stand h2"))
+        assertThat(browser.all(".bike h2"))
                 .extracting(WebElement::getText)
                 .containsExactly("Skylark", "Heron", "Sledge");
-        WebElement rear = browser.find(".stand-wheel.stand-rear");
-        WebElement front = browser.find(".stand-wheel.stand-front");
-        assertThat(rear.getLocation().x).isLessThan(front.getLocation().x);
-        assertThat(browser.all(".wheel-number"))
+        List<WebElement> wheels = browser.all(".reads a");
+        assertThat(wheels)
                 .hasSize(6)
-                .allSatisfy(number ->
-                        assertThat(Double.parseDouble(number.getText())).isBetween(10.0, 72.5));
-        // an image hides its text from those who hear the page, so its name must say the number
-        assertThat(browser.find(".wheel-face").getAttribute("aria-label"))
-                .startsWith("Set rear " + browser.text(".wheel-number") + " psi");
-        assertThat(browser.text(".stand-note.stand-rear")).contains("last", "psi", "the window");
+                .allSatisfy(wheel -> assertThat(wheel.findElements(By.cssSelector(".state")))
+                        .as("its state by word and shape")
+                        .hasSize(1));
+        assertThat(wheels.get(0).getLocation().x)
+                .as("rear is left")
+                .isLessThan(wheels.get(1).getLocation().x);
+        assertThat(browser.all(".reads .now"))
+                .hasSize(6)
+                .allSatisfy(
+                        number -> assertThat(Double.parseDouble(number.getText().replaceAll("[^0-9.].*", "")))
+                                .isBetween(10.0, 72.5));
+        // an image hides its text from those who hear the page, so its name must say the numbers
+        assertThat(browser.find(".bike-drawing").getAttribute("aria-label"))
+                .startsWith("Skylark. ")
+                .contains("rear: ", " psi", "front: ");
+        assertThat(browser.all(".enter input[name=rear]"))
+                .as("no page is left to save a reading")
+                .hasSize(3);
     }
 
     @Test
     void theRiderReadsWhatToSetAndWhy() {
         browser.open(site.address() + "/");
-        browser.press(".stand-go a");
-        assertThat(browser.text("h1")).isEqualTo("Pressure of Skylark");
-        assertThat(toldRear()).isGreaterThan(toldFront());
-        assertThat(browser.text("#told")).contains("window");
-        assertThat(browser.text("#why"))
-                .contains("Charted pressure", "Ground", "ceiling 50.8 psi, printed on the tire");
-        // the last line of the reckoning is the told one
-        List<WebElement> last = browser.all(".chain tbody tr:last-child td");
-        assertThat(Double.parseDouble(last.get(1).getText())).isEqualTo(toldRear());
+        browser.press(".bike-name a");
+        assertThat(browser.text("h1")).endsWith("rear wheel: Pressure");
+        assertThat(browser.text("#told")).contains("Target range");
+        assertThat(browser.text("#why")).contains("Base pressure", "Terrain", "highest 50.8 psi, printed on the tire");
+        // the last line of the calculation is what is recommended
+        assertThat(Double.parseDouble(browser.find("#why li:last-child b").getDomProperty("textContent")))
+                .isEqualTo(toldRear());
+        double rear = toldRear();
+        browser.pressKey("o");
+        assertThat(browser.text("h1")).contains("Skylark", "front wheel");
+        assertThat(told("#told-front")).isLessThan(rear);
     }
 
     @Test
@@ -99,6 +113,7 @@ class RiderAtTheBenchTest {
         browser.open(site.address() + SKYLARK);
         double before = toldRear();
         WebElement form = browser.find("#ride");
+        browser.click("#ride > summary");
         new Select(browser.find("#ground1")).selectByValue("ROCK");
         browser.waitFor(there -> toldRear() > before);
 
@@ -116,11 +131,12 @@ class RiderAtTheBenchTest {
     @Test
     void aFaultInTheRideIsShownBesideItsFieldAndGoesAway() {
         browser.open(site.address() + SKYLARK);
+        browser.click("#ride > summary");
         browser.type("#share1", "70");
         browser.waitFor(there -> browser.text("#fault-ground").contains("they make 120 %"));
-        assertThat(browser.text("#told")).contains("Nothing can be told");
+        assertThat(browser.text("#told")).contains("No recommendation yet");
         browser.type("#rider", "abc");
-        browser.waitFor(there -> browser.text("#fault-rider").contains("is not what belongs here"));
+        browser.waitFor(there -> browser.text("#fault-rider").contains("Enter a number, e.g. 21.5"));
         assertThat(browser.find("#rider").getAttribute("aria-invalid")).isEqualTo("true");
 
         browser.type("#share1", "50");
@@ -132,81 +148,90 @@ class RiderAtTheBenchTest {
 
     @Test
     void bothReadingsAreTypedByKeyboardAloneAndCanBeUndone() {
-        browser.open(site.address() + SLEDGE + "?luggageRear=7");
+        browser.open(site.address() + "/");
         WebElement page = browser.find("html");
-        browser.find("#rear").sendKeys("27", Keys.TAB);
+        browser.find(SLEDGE_BIKE + "input[name=rear]").sendKeys("27", Keys.TAB);
         WebElement front = browser.driver().switchTo().activeElement();
-        assertThat(front.getAttribute("id")).isEqualTo("front");
+        assertThat(front.getAttribute("name")).isEqualTo("front");
         front.sendKeys("24,5", Keys.ENTER);
         browser.waitFor(there -> Browser.isStale(page));
 
-        assertThat(browser.text(".outcome")).contains("rear read 27.0 psi", "front read 24.5 psi");
-        assertThat(browser.text("#told")).contains("last 27.0 psi, just now", "last 24.5 psi, just now");
+        assertThat(browser.text(SLEDGE_BIKE + ".saved")).contains("rear read 27.0 psi", "front read 24.5 psi");
+        assertThat(browser.text(SLEDGE_BIKE + ".reads")).contains("27.0", "24.5");
 
         browser.press("#undo");
-        assertThat(browser.text(".outcome")).contains("Struck through", "27.0 psi");
-        assertThat(browser.text("#told")).doesNotContain("last 27.0 psi");
+        assertThat(browser.text(".saved")).contains("Deleted", "27.0 psi");
+        assertThat(browser.text(SLEDGE_BIKE + ".reads")).doesNotContain("27.0");
 
         browser.press("#undo");
-        assertThat(browser.text(".outcome")).contains("Written", "27.0 psi");
-        assertThat(browser.find("#luggageRear").getAttribute("value"))
-                .as("the ride stays")
-                .isEqualTo("7");
+        assertThat(browser.text(".saved")).contains("Saved", "27.0 psi");
         browser.press("#undo");
-        assertThat(browser.text("#told")).doesNotContain("last 27.0 psi");
+        assertThat(browser.text(SLEDGE_BIKE + ".reads")).doesNotContain("27.0");
     }
 
     @Test
-    void setAsToldWritesBothWheelsInOneTouchAndItIsThereForAnotherServer() {
+    void pumpedAsRecommendedIsSavedInOneTouchAndItIsThereForAnotherServer() {
         browser.open(site.address() + SKYLARK + "?asked=1&ground1=MUD&share1=100&share2=&share3=&ground2=&ground3="
                 + "&rider=64&gear=5&bike=12.8&drop=BALANCED");
         String rear = browser.text("#told-rear");
-        String front = browser.text("#told-front");
-        browser.press("#set-as-told");
+        browser.press("#set");
 
-        assertThat(browser.text(".outcome")).contains("rear set to " + rear, "front set to " + front);
+        assertThat(browser.text(".saved")).contains("set to " + rear);
         assertThat(browser.driver().getCurrentUrl()).as("the ride stays").contains("ground1=MUD");
-        assertThat(browser.all("#told .state-inside")).hasSize(2);
+        assertThat(browser.text("#state")).contains("On target");
 
         browser.open(started.other().address() + "/log");
-        assertThat(browser.text("main")).contains("set to " + rear + " psi", "told " + rear + " psi");
+        assertThat(browser.text("main")).contains("set to " + rear + " psi", "recommended " + rear + " psi");
         browser.open(site.address() + "/log");
         assertThat(browser.text(".log-line")).contains("Skylark", "set to");
     }
 
     @Test
+    void aNumberInAnotherUnitIsAskedAboutOnTheSamePage() {
+        browser.open(site.address() + "/");
+        browser.type(SLEDGE_BIKE + "input[name=rear]", "2.05");
+        browser.press(SLEDGE_BIKE + ".save");
+        assertThat(browser.text(SLEDGE_BIKE + ".asked")).contains("2.05 psi? Did you mean 2.05 bar?");
+        assertThat(browser.driver().switchTo().activeElement().getAttribute("name"))
+                .as("the focus is there")
+                .isEqualTo("rear");
+        browser.press(SLEDGE_BIKE + "button[name=yes]");
+        assertThat(browser.text(SLEDGE_BIKE + ".saved")).contains("rear read 2.05 bar (29.7 psi)");
+        browser.press("#undo");
+    }
+
+    @Test
     void theUnitTypedLastIsOfferedNextTime() {
         browser.open(site.address() + SLEDGE);
-        new Select(browser.find("#unit")).selectByValue("BAR");
-        browser.type("#rear", "1.95");
-        browser.press("#write");
-        assertThat(browser.text(".outcome")).contains("1.95 bar (28.3 psi)");
-        assertThat(new Select(browser.find("#unit")).getFirstSelectedOption().getText())
-                .isEqualTo("bar");
+        type("1.95", "BAR");
+        assertThat(browser.text(".saved")).contains("1.95 bar (28.3 psi)");
+        assertThat(browser.find("#reading .u").getAttribute("textContent")).isEqualTo("bar");
         assertThat(browser.text("#told")).contains("bar");
-
-        new Select(browser.find("#unit")).selectByValue("PSI");
-        browser.type("#front", "25");
-        browser.press("#write");
-        assertThat(browser.text("#told")).contains("psi");
+        type("25", "PSI");
+        assertThat(browser.find("#reading .u").getAttribute("textContent")).isEqualTo("psi");
     }
 
     @Test
     void aFaultyReadingKeepsWhatWasTyped() {
         browser.open(site.address() + SLEDGE);
-        new Select(browser.find("#unit")).selectByValue("BAR");
-        browser.type("#rear", "27");
-        browser.type("#front", "1.7");
+        type("9000", "BAR");
+        assertThat(browser.text("#read-said")).isEqualTo("must be at most 12 bar, was 9000 bar");
+        assertThat(browser.find("#read").getAttribute("value")).isEqualTo("9000");
+        assertThat(browser.find("#unit").getDomProperty("value")).isEqualTo("BAR");
+    }
+
+    /** A reading in a unit that is chosen from what is folded away. */
+    private static void type(String reading, String unit) {
+        if (!browser.find("#unit").isDisplayed()) {
+            browser.click("#reading details summary");
+        }
+        new Select(browser.find("#unit")).selectByValue(unit);
+        browser.type("#read", reading);
         browser.press("#write");
-        assertThat(browser.text("#fault-rear")).isEqualTo("must be at most 12 bar, was 27 bar");
-        assertThat(browser.find("#rear").getAttribute("value")).isEqualTo("27");
-        assertThat(browser.find("#front").getAttribute("value")).isEqualTo("1.7");
-        assertThat(new Select(browser.find("#unit")).getFirstSelectedOption().getText())
-                .isEqualTo("bar");
     }
 
     @Test
-    void anEntryOfTheLogIsStruckThroughAndPutBack() {
+    void anEntryOfTheLogIsDeletedAndRestored() {
         browser.open(site.address() + "/log");
         String struckLine = "//div[contains(@class, 'log-struck')]";
         int before = browser.all(".log-struck").size();
@@ -221,16 +246,17 @@ class RiderAtTheBenchTest {
         try (Browser plain = Browser.withoutScripts()) {
             plain.open(site.address() + SKYLARK);
             double before = Double.parseDouble(plain.text("#told-rear"));
+            plain.click("#ride summary");
             new Select(plain.find("#ground1")).selectByValue("ROCK");
-            plain.find("#ride button").click();
+            plain.click("#ride button");
             plain.waitFor(there -> there.getCurrentUrl().contains("ground1=ROCK"));
             assertThat(Double.parseDouble(plain.text("#told-rear"))).isGreaterThan(before);
-            plain.type("#rear", "21");
-            plain.find("#write").click();
+            plain.type("#read", "21");
+            plain.click("#write");
             plain.waitFor(there -> there.getCurrentUrl().contains("written="));
-            assertThat(plain.text(".outcome")).contains("rear read 21.0 psi");
+            assertThat(plain.text(".saved")).contains("read 21.0 psi");
             assertThat(plain.driver().getCurrentUrl()).contains("ground1=ROCK");
-            plain.find("#undo").click();
+            plain.click("#undo");
             plain.waitFor(there -> there.getCurrentUrl().contains("struck="));
         }
     }
@@ -239,6 +265,7 @@ class RiderAtTheBenchTest {
     void whenTheServerDoesNotAnswerThePageSaysThatItsNumbersAreOld() {
         browser.open(site.address() + SKYLARK);
         double before = toldRear();
+        browser.click("#ride > summary");
         browser.driver().executeCdpCommand("Network.enable", Map.of());
         browser.driver().executeCdpCommand("Network.setBlockedURLs", Map.of("urls", List.of("*/advice*")));
         try {
@@ -255,10 +282,6 @@ class RiderAtTheBenchTest {
 
     private double toldRear() {
         return told("#told-rear");
-    }
-
-    private double toldFront() {
-        return told("#told-front");
     }
 
     private static double told(String css) {

@@ -33,28 +33,31 @@ class SealantAtTheBenchTest {
             phone.open(site.address() + "/garage");
             String wheel = wheelOf(phone);
             phone.open(wheel + "/sealant");
-            assertThat(phone.text("#dose")).contains("lean", "standard", "generous", "fl oz");
+            phone.click("#dose summary");
+            assertThat(phone.text("#dose")).contains("light", "standard", "heavy", "fl oz");
+            phone.click("a[data-open=fill]");
             phone.type("#volume", "40");
             phone.press("#note-filling");
             assertThat(phone.text("#left")).isEqualTo("40");
 
+            phone.click("a[data-open=dip]");
             phone.type("#depths", "12 9 9 9");
             phone.press("#note-dips");
-            assertThat(phone.text("main"))
-                    .contains("The stick stood 9.0 mm deep", "ml, give or take", "A look has been worth it");
+            assertThat(phone.text("main")).contains("Check it", "80 % likely", "check by", "refresh by");
+            assertThat(phone.find("#why").getDomProperty("textContent"))
+                    .contains("Dipstick: 9.0 mm deep", "ml, give or take");
             assertThat(phone.find("#volume").getDomProperty("value"))
                     .as("what to add")
                     .matches("\\d+");
-            assertThat(phone.all(".pool-liquid"))
-                    .as("in the section and along the wheel")
-                    .hasSize(2);
+            assertThat(phone.all("figure .milk")).as("in the section").hasSize(1);
 
+            phone.click("#care summary");
             new Select(phone.find("#plan")).selectByVisibleText("by the calendar, every few months");
             phone.press("#keep-care");
-            assertThat(phone.text("#fault-months")).as("its months").contains("is missing");
+            assertThat(phone.text("#fault-months")).as("its months").contains("Required");
             phone.type("#months", "3");
             phone.press("#keep-care");
-            assertThat(phone.text("#care")).contains("Kept");
+            assertThat(phone.text("main")).contains("Saved");
             assertThat(phone.sidewaysScroll()).isZero();
         }
     }
@@ -66,19 +69,20 @@ class SealantAtTheBenchTest {
             LocalDate until = LocalDate.now(ZoneId.systemDefault()).plusDays(150);
             service.find("#until").sendKeys(until.getMonthValue() < 10 ? "0" : "", month(until));
             service.press("#put-off");
-            assertThat(service.text(".outcome")).contains("Skylark front: refresh the sealant", "put off until");
-            assertThat(service.text("#put")).contains("put off until");
+            assertThat(service.text(".saved")).contains("Skylark front: Refresh the sealant", "snoozed until");
+            assertThat(service.find("#put").getDomProperty("textContent")).contains("snoozed until");
             service.pressKey("u");
             assertThat(service.all("#put")).isEmpty();
 
             service.pressKey("d");
             service.press("#month");
-            assertThat(service.text("h1")).contains("Due in");
+            assertThat(service.text("h1")).contains("To do in");
             assertThat(service.all(".month .today")).hasSize(1);
             service.press("#after");
-            service.open(site.address() + "/agenda/ride");
+            service.open(site.address() + "/todo");
+            new Select(service.find("#bike")).selectByVisibleText("Skylark");
             service.press("#look");
-            assertThat(service.text("main")).contains("before you ride", "Skylark, Saturday");
+            assertThat(service.text("#ride")).contains("Skylark", "must");
         }
     }
 

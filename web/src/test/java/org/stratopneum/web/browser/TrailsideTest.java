@@ -107,8 +107,8 @@ class TrailsideTest {
             away();
             try {
                 // what is typed on a page that is still open waits
-                phone.type(".stand-write [name=rear]", "18.5");
-                press(phone, ".stand-write .act-main");
+                phone.type(".enter [name=rear]", "18.5");
+                press(phone, ".enter .save");
                 phone.waitFor(there -> phone.text("[data-kept]").contains("saved on this device"));
 
                 // another page of the site, asked for without signal, is what the phone keeps of the bikes
@@ -116,7 +116,7 @@ class TrailsideTest {
                 phone.waitFor(there -> phone.text("#kept").contains("No signal"));
                 assertThat(phone.text("#home"))
                         .contains("Plover", "57-622", "Never above")
-                        .contains("Hold test", "Shake it, tilt it", "Next steps");
+                        .contains("Leak-down test", "Shake it, tilt it", "Next steps");
                 phone.type("#home form input", "17,5");
                 press(phone, "#home form button");
                 phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 2);
@@ -126,7 +126,7 @@ class TrailsideTest {
                 assertThat(phone.text("#step h2")).isEqualTo("Turn the hole to the bottom");
                 assertThat(phone.text(".trail-minute")).matches("\\d+ s|The minute is over");
                 phone.waitFor(there -> phone.text("#kept").contains("No signal"));
-                assertThat(phone.text("#kept")).contains("Kept on this device").isNotEqualTo(before);
+                assertThat(phone.text("#kept")).contains("Synced").isNotEqualTo(before);
                 assertThat(phone.sidewaysScroll()).isZero();
                 for (WebElement target : phone.all("main button, main select, main summary, main input")) {
                     if (target.isDisplayed()) {
@@ -160,9 +160,9 @@ class TrailsideTest {
                 reply(phone, "plug-air", "holds");
                 assertThat(phone.text("#step h2")).isEqualTo("Ride on");
                 assertThat(phone.text("#chores"))
-                        .contains("Let the carbon dioxide out", "Look at the plug", "Dip", "Fill up the bag");
+                        .contains("Let the carbon dioxide out", "Look at the plug", "Dip", "Restock the repair kit");
                 press(phone, "#write");
-                assertThat(phone.text("#written")).contains("waits on this device");
+                assertThat(phone.text("#written")).contains("Saved on this device. It is sent when there is signal.");
                 phone.type("#reading", "20,5");
                 press(phone, "#write-reading");
                 phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 4);
@@ -182,15 +182,15 @@ class TrailsideTest {
             assertThat(phone.text("#written")).isEqualTo("It is in the log.");
             phone.open(site.address() + "/log");
             assertThat(phone.all(".log-what").stream().map(WebElement::getText))
-                    .filteredOn(line -> line.contains("Beside the trail:"))
+                    .filteredOn(line -> line.contains("Flat:"))
                     .as("once")
                     .hasSize(1);
             String log = phone.text("main");
             assertThat(log)
                     .contains("set to 20.5 psi", "a hole sealed itself", "18.5 psi")
                     .doesNotContain("set to 18.5");
-            phone.open(site.address() + "/agenda");
-            assertThat(phone.text("main")).contains("Look at the plug", "Fill up the bag");
+            phone.open(site.address() + "/todo");
+            assertThat(phone.text("main")).contains("Look at the plug", "Restock the repair kit");
         }
     }
 
@@ -212,7 +212,7 @@ class TrailsideTest {
                             const done = arguments[0];
                             import(document.getElementById("module-device").href).then(async (device) => {
                               for (const entry of await device.waiting()) {
-                                await device.change({ ...entry, state: "FAULTY", said: "not so" });
+                                await device.change({ ...entry, state: "FAULTY", said: "From your log; change what is wrong:" });
                               }
                               done();
                             });
@@ -268,11 +268,11 @@ class TrailsideTest {
                             """);
             phone.open(site.address() + "/trailside");
             phone.find("#outbox [data-waits=CONFLICT]");
-            assertThat(phone.text("#outbox")).contains("Beside the trail: Walk", "Another end");
+            assertThat(phone.text("#outbox")).contains("Flat: Walk", "Another end");
             press(phone, "[data-act='as-new']");
             phone.waitFor(there -> phone.all("#outbox").isEmpty());
             phone.open(site.address() + "/log");
-            assertThat(phone.text("main")).contains("set to 1.50 bar", "Beside the trail: Walk");
+            assertThat(phone.text("main")).contains("set to 1.50 bar", "Flat: Walk");
         }
     }
 
@@ -289,7 +289,7 @@ class TrailsideTest {
             phone.driver().executeScript("window.dispatchEvent(new Event('device-changed'))");
             phone.driver().executeScript("window.dispatchEvent(new Event('online'))");
             phone.waitFor(there -> phone.text("#meanwhile").contains("dried up"));
-            assertThat(phone.text("#meanwhile")).contains("Flank", "Tubeless, dried up");
+            assertThat(phone.text("#meanwhile")).contains("Sidewall", "Tubeless, dried up");
             assertThat(phone.find("#reading").getDomProperty("value")).isEqualTo("21");
             press(phone, "#write-reading");
             phone.waitFor(there -> phone.all("#outbox").isEmpty());
@@ -353,7 +353,8 @@ class TrailsideTest {
                 press(phone, "[data-change=wheel]");
                 phone.type("#other-size", "62-584");
                 press(phone, "#other-get");
-                phone.waitFor(there -> phone.text("#ask-wheel").contains("wants signal once"));
+                phone.waitFor(there -> phone.text("#ask-wheel")
+                        .contains("Another size needs signal once. Take the nearest of the list, or a smaller one."));
             } finally {
                 back();
             }

@@ -50,7 +50,7 @@ class DueEntriesTest {
     }
 
     private String agenda() {
-        return rider.get("/agenda").body();
+        return rider.get("/todo").body();
     }
 
     private String now() {
@@ -85,20 +85,21 @@ class DueEntriesTest {
     @Test
     void whatIsPutOffComesAgainOnItsDayAndOnThatDayOnly() {
         filled(290);
-        assertThat(now()).contains("refresh the sealant", "wash the valve core");
+        assertThat(now()).contains("Refresh the sealant", "Clean the valve core");
         String refresh = matter("SEALANT_REFRESH");
         String later = TODAY.plusDays(3).toString();
         assertThat(post(refresh + "/put-off", "until", later)).startsWith("302");
-        assertThat(now()).doesNotContain("refresh the sealant").contains("wash the valve core");
-        assertThat(rider.get("/").body()).contains("refresh the sealant by");
-        assertThat(rider.get("/agenda?marked=" + refresh.substring("/matters/".length()))
+        assertThat(now()).doesNotContain("Refresh the sealant").contains("Clean the valve core");
+        assertThat(agenda()).contains("Refresh the sealant");
+        assertThat(rider.get("/todo?marked=" + refresh.substring("/matters/".length()))
                         .body())
-                .contains("put off until", "Undo");
-        MovableClock.after(rider, Duration.ofDays(3), () -> assertThat(now()).contains("refresh the sealant"));
+                .contains("snoozed until", "Undo");
+        MovableClock.after(rider, Duration.ofDays(3), () -> assertThat(now()).contains("Refresh the sealant"));
 
-        assertThat(post(refresh + "/take-back")).startsWith("302");
-        assertThat(now()).contains("refresh the sealant");
-        assertThat(post(refresh + "/take-back")).as("once only").startsWith("404");
+        String key = refresh.substring("/matters/".length());
+        assertThat(post("/todo/unmark", "key", key)).startsWith("302");
+        assertThat(now()).contains("Refresh the sealant");
+        assertThat(post("/todo/unmark", "key", key)).as("once only").startsWith("404");
     }
 
     @Test
@@ -112,8 +113,8 @@ class DueEntriesTest {
         assertThat(post(refresh + "/put-off", "until", "next week"))
                 .startsWith("422")
                 .contains("is not a day");
-        assertThat(post(refresh + "/put-off")).startsWith("422").contains("is missing");
-        assertThat(post(refresh + "/skip", "reason", " ")).startsWith("422").contains("is missing");
+        assertThat(post(refresh + "/put-off")).startsWith("422").contains("Required");
+        assertThat(post(refresh + "/skip", "reason", " ")).startsWith("422").contains("Required");
         assertThat(post(refresh + "/skip", "reason", "x".repeat(201)))
                 .startsWith("422")
                 .contains("at most 200");
@@ -127,12 +128,12 @@ class DueEntriesTest {
         String refresh = matter("SEALANT_REFRESH");
         assertThat(post(refresh + "/skip", "reason", "hangs on the wall")).startsWith("302");
         assertThat(agenda()).contains("skipped: hangs on the wall");
-        assertThat(now()).doesNotContain("refresh the sealant");
-        assertThat(rider.get("/").body()).doesNotContain("refresh the sealant");
+        assertThat(now()).doesNotContain("Refresh the sealant");
+        assertThat(rider.get("/").body()).doesNotContain("Refresh the sealant");
         filled(0);
         assertThat(agenda())
                 .as("the next refresh")
-                .contains("refresh the sealant")
+                .contains("Refresh the sealant")
                 .doesNotContain("skipped:");
     }
 
@@ -141,7 +142,7 @@ class DueEntriesTest {
         JobCard card = JobCard.begin(rider, "/wheels/" + wheel, "HOLD_TEST");
         card.goTo("hold-start");
         card.answer("value", "275", "temperature", "20");
-        assertThat(agenda()).contains("read the hold test again");
+        assertThat(agenda()).contains("Read the leak-down test");
         String hold = matter("HOLD_TEST");
         assertThat(rider.get(hold).body()).doesNotContain("id=\"skip\"");
         assertThat(post(hold + "/skip", "reason", "no time")).startsWith("404");
@@ -152,25 +153,26 @@ class DueEntriesTest {
                                 hold + "/put-off", "until", TODAY.plusDays(5).toString()))
                         .startsWith("302"));
         MovableClock.after(rider, Duration.ofDays(3), () -> {
-            assertThat(now()).as("though its day moves").doesNotContain("read the hold test");
+            assertThat(now()).as("though its day moves").doesNotContain("Read the leak-down test");
         });
-        MovableClock.after(rider, Duration.ofDays(6), () -> assertThat(now()).contains("read the hold test"));
+        MovableClock.after(rider, Duration.ofDays(6), () -> assertThat(now()).contains("Read the leak-down test"));
     }
 
     @Test
     void aPreventionLookComesEverySoManyDaysAndIsDoneWithOneTouch() {
-        assertThat(agenda()).doesNotContain("tire inspection");
+        assertThat(agenda()).doesNotContain("/matters/" + wheel + "-PREVENTION_LOOK");
         care("plan", "MEASURED", "lookEvery", "7");
-        assertThat(now()).as("nobody ever looked").contains("tire inspection");
-        String entry = UUID.randomUUID().toString();
-        String back = post("/wheels/" + wheel + "/care-done", "entry", entry, "care", "PREVENTION_LOOK");
-        assertThat(back).startsWith("302").endsWith("/agenda?written=" + entry);
-        assertThat(rider.get("/agenda?written=" + entry).body()).contains("looked over", "Undo");
-        assertThat(now()).doesNotContain("tire inspection");
-        assertThat(agenda()).contains("tire inspection");
-        MovableClock.after(rider, Duration.ofDays(7), () -> assertThat(now()).contains("tire inspection"));
-        assertThat(post("/log/strike", "entry", entry, "from", "agenda")).contains("/agenda?struck=");
-        assertThat(now()).as("undone").contains("tire inspection");
+        assertThat(now()).as("nobody ever looked").contains("Tire inspection");
+        String back = post("/todo/done", "key", wheel + "-PREVENTION_LOOK");
+        assertThat(back).startsWith("302").contains("/todo?written=");
+        String entry = back.substring(back.indexOf("written=") + "written=".length());
+        assertThat(rider.get("/todo?written=" + entry).body())
+                .contains("tire inspection: tread, sidewalls, rim, valve", "Undo");
+        assertThat(now()).doesNotContain("Tire inspection");
+        assertThat(agenda()).contains("/matters/" + wheel + "-PREVENTION_LOOK");
+        MovableClock.after(rider, Duration.ofDays(7), () -> assertThat(now()).contains("Tire inspection"));
+        assertThat(post("/log/strike", "entry", entry, "from", "todo")).contains("/todo?struck=");
+        assertThat(now()).as("undone").contains("Tire inspection");
     }
 
     private void care(String... pairs) {
@@ -186,7 +188,7 @@ class DueEntriesTest {
     void twoCardsThatWaitAreOneMatterWithOneId() {
         JobCard.begin(rider, "/wheels/" + wheel, "CLEAN_UP");
         JobCard.begin(rider, "/wheels/" + wheel, "BEFORE_RIDING");
-        assertThat(rider.get("/agenda.ics").body()).containsOnlyOnce(wheel + "-JOB_CARD@stratopneum");
+        assertThat(rider.get("/todo.ics").body()).containsOnlyOnce(wheel + "-JOB_CARD@stratopneum");
     }
 
     @Test
@@ -205,17 +207,17 @@ class DueEntriesTest {
                         wheel,
                         "job",
                         "CHANGE_TIRE"))
-                .endsWith("/agenda?done=" + id);
-        assertThat(agenda()).contains("thorn from inside", "/cards/new?job=CHANGE_TIRE", "Plover rear");
+                .endsWith("/todo?done=" + id);
+        assertThat(agenda()).contains("thorn from inside", "/jobs/new?job=CHANGE_TIRE", "Plover rear");
         List<VEvent> events = new CalendarBuilder()
-                .build(new StringReader(rider.get("/agenda.ics").body()))
+                .build(new StringReader(rider.get("/todo.ics").body()))
                 .getComponents("VEVENT");
         assertThat(events)
                 .extracting(event -> event.getSummary().getValue())
                 .contains("Plover rear: thorn from inside");
-        assertThat(post("/reminders/" + id + "/done")).startsWith("302");
+        assertThat(post("/todo/done", "key", "follow-" + id)).startsWith("302").endsWith("/todo?done=" + id);
         assertThat(agenda()).doesNotContain("thorn from inside");
-        assertThat(rider.get("/agenda?done=" + id).body()).contains("Done: thorn from inside", "Undo");
+        assertThat(rider.get("/todo?done=" + id).body()).contains("Done: thorn from inside", "Undo");
         assertThat(post("/reminders/" + id + "/open")).startsWith("302");
         assertThat(agenda()).contains("thorn from inside");
         assertThat(post("/reminders/" + id + "/delete")).startsWith("302");
@@ -229,12 +231,17 @@ class DueEntriesTest {
                 "newId",
                 UUID.randomUUID().toString(),
                 "what",
-                "look at the rim",
+                "After a rim strike check the rim and both sidewalls before the next ride; a cracked rim, or carbon after a strike, is for a mechanic.",
                 "due",
                 "1999-01-01",
                 "job",
                 "HOLD_TEST");
-        assertThat(page).startsWith("422").contains("look at the rim", "or later", "a job card is done on a wheel");
+        assertThat(page)
+                .startsWith("422")
+                .contains(
+                        "After a rim strike check the rim and both sidewalls before the next ride; a cracked rim, or carbon after a strike, is for a mechanic.",
+                        "or later",
+                        "Required: a job needs a wheel");
         assertThat(post(
                         "/reminders",
                         "newId",
@@ -244,7 +251,7 @@ class DueEntriesTest {
                         "due",
                         "9999-12-31"))
                 .startsWith("422")
-                .contains("is missing", "or earlier", "is not one of the known values");
+                .contains("Required", "or earlier", "is not one of the known values");
     }
 
     @Test
@@ -253,7 +260,7 @@ class DueEntriesTest {
         LocalDate due = TODAY.plusMonths(1).withDayOfMonth(17);
         post("/reminders", "newId", id, "what", "grease", "due", due.toString());
         String month = due.toString().substring(0, 7);
-        String page = rider.get("/agenda/month?of=" + month).body();
+        String page = rider.get("/todo/month?of=" + month).body();
         Matcher day =
                 Pattern.compile("month-day\"[^>]*>17<.*?</td>", Pattern.DOTALL).matcher(page);
         assertThat(day.find()).isTrue();
@@ -262,9 +269,9 @@ class DueEntriesTest {
                 .contains(
                         "of=" + due.minusMonths(1).toString().substring(0, 7),
                         "of=" + due.plusMonths(1).toString().substring(0, 7));
-        assertThat(rider.get("/agenda/month?of=2031-02").body()).contains("Nothing is due in this month");
+        assertThat(rider.get("/todo/month?of=2031-02").body()).contains("Nothing is due in this month");
         for (String none : List.of("soon", "2026-13", "1066-01", "%2B999999999-12")) {
-            assertThat(rider.get("/agenda/month?of=" + none).statusCode())
+            assertThat(rider.get("/todo/month?of=" + none).statusCode())
                     .as(none)
                     .isEqualTo(404);
         }
@@ -275,26 +282,25 @@ class DueEntriesTest {
     void beforeARideItIsSaidWhatMustBeDoneByWhen() {
         filled(290);
         String on = TODAY.plusDays(2).toString();
-        String page = rider.get("/agenda/ride?on=" + on).body();
+        String page = rider.get("/todo?on=" + on).body();
         assertThat(page)
-                .contains("before you ride", "read it once", "better before", "refresh the sealant", "stands overnight")
-                .contains("chance of");
+                .contains("Before you ride: rear", "Take a first reading", "must", "better", ", to rest overnight")
+                .contains("% likely too little on that day, if nothing is done.");
         String refresh = matter("SEALANT_REFRESH");
         post(refresh + "/skip", "reason", "no time");
-        assertThat(rider.get("/agenda/ride?on=" + on).body())
+        assertThat(rider.get("/todo?on=" + on).body())
                 .as("nobody rides on a decision")
-                .contains("refresh the sealant", "skipped: no time");
-        var past = rider.get("/agenda/ride?on=1999-01-01");
+                .contains("Refresh the sealant", "skipped: no time");
+        var past = rider.get("/todo?on=1999-01-01");
         assertThat(past.statusCode()).isEqualTo(422);
         assertThat(past.body()).contains("or later", "value=\"1999-01-01\"");
-        assertThat(rider.get("/agenda/ride?bike=" + UUID.randomUUID()).statusCode())
-                .isEqualTo(422);
+        assertThat(rider.get("/todo?bike=" + UUID.randomUUID()).statusCode()).isEqualTo(422);
     }
 
     @Test
     void withoutABikeThePagesTeach() {
         Guest fresh = Guest.withAccount(site);
-        assertThat(fresh.get("/agenda/ride").body()).contains("Enter a bike first");
-        assertThat(fresh.get("/agenda/month").body()).contains("Nothing is due in this month");
+        assertThat(fresh.get("/todo").body()).contains("Add a bike first.");
+        assertThat(fresh.get("/todo/month").body()).contains("Nothing is due in this month");
     }
 }

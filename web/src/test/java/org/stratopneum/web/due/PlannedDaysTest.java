@@ -133,7 +133,13 @@ class PlannedDaysTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "no calendar", "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\n", "{\"a\": 1}"})
+    @ValueSource(
+            strings = {
+                "",
+                "Not a calendar that can be read (RFC 5545), or larger than 5 MB.",
+                "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\n",
+                "{\"a\": 1}"
+            })
     void whatIsNoCalendarIsSaidToBeNone(String text) {
         assertThatThrownBy(() ->
                         PlannedDays.read(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), ZONE, TODAY))

@@ -157,11 +157,13 @@ class ArchiveTest {
                 text.substring(0, text.length() / 2),
                 List.of("cut off"),
                 text.replace("\"bikes\":", "\"bykes\":"),
-                List.of("bykes", "is not known"),
+                List.of("bykes", "is unknown"),
                 "{\"format\": \"another\", \"version\": 1}",
-                List.of("no archive of a garage"),
+                List.of(
+                        "this is not an archive: it must begin with &quot;format&quot;: &quot;stratopneum-garage&quot; and &quot;version&quot;"),
                 "{\"a\":".repeat(3000),
-                List.of("no archive"),
+                List.of(
+                        "this is not an archive: it must begin with &quot;format&quot;: &quot;stratopneum-garage&quot; and &quot;version&quot;"),
                 text.replaceFirst("\"places\":", "\"deep\":" + "[".repeat(2000) + "]".repeat(2000) + ",\"places\":"),
                 List.of("not JSON")));
         refused.forEach((file, words) -> {
@@ -187,7 +189,10 @@ class ArchiveTest {
         ObjectNode changed = (ObjectNode) archive(guest);
         ((ObjectNode) changed.at("/bikes/0")).put("bikeKg", 19.25);
         JsonNode before = archive(guest);
-        assertThat(bringIn(guest, changed.toString())).contains("says something else", "id=\"failed\"");
+        assertThat(bringIn(guest, changed.toString()))
+                .contains(
+                        "differs from what is there already; import an archive into an empty account, or into the one it came from:",
+                        "id=\"failed\"");
         assertThat(without(archive(guest))).isEqualTo(without(before));
     }
 

@@ -74,7 +74,9 @@ class PartsTableTest {
         Sent first = Sent.table(guest, "part,name,size\ntire,Third,40-622\n");
         first.press("bring-in");
         assertThat(shelf(guest)).contains("Third");
-        assertThat(first.press("undo")).contains("It is taken out again").doesNotContain("id=\"redo\"");
+        assertThat(first.press("undo"))
+                .contains("Import undone. Parts used since are kept: retired, unless they are on a wheel.")
+                .doesNotContain("id=\"redo\"");
         assertThat(shelf(guest)).doesNotContain("Third").contains("Tussock 57");
         assertThat(Sent.table(guest, "part,name,size\ntire,Third,40-622\n").press("bring-in"))
                 .contains("1 new");
@@ -118,7 +120,7 @@ class PartsTableTest {
                 """);
         String page = sent.press("bring-in");
         assertThat(page)
-                .contains("Nothing was brought in")
+                .contains(". Fix them in the file and upload it again, or change the column mapping below.")
                 .contains("Row 3", "must be tire, rim, valve, tube, insert, tape, sealant or tool")
                 .contains("Row 4", "price:", "tubeless: yes or no: must be yes or no")
                 .contains("Row 5", "family of sealant:")

@@ -78,8 +78,8 @@ class RidesAndPlansTest {
     void withTwoBikesItIsAskedWhichOneWasRidden() {
         TypedBike.enter(guest, "name", "Dunlin");
         Sent sent = sent("pass.gpx", RIDE);
-        assertThat(sent.page()).contains("id=\"fault-bike\"", "Dunlin", "is missing");
-        assertThat(sent.press("check")).as("nothing is read before that").contains("is missing");
+        assertThat(sent.page()).contains("id=\"fault-bike\"", "Dunlin", "Required");
+        assertThat(sent.press("check")).as("nothing is read before that").contains("Required");
         String second =
                 guest.get(sent.path()).body().replaceAll("(?s).*<option value=\"([0-9a-f-]{36})\">Dunlin.*", "$1");
         sent.understood("bike", second);
@@ -99,7 +99,9 @@ class RidesAndPlansTest {
             })
     void aBadTrackIsToldAndNothingIsKept(String text) {
         Sent sent = sent("bad.gpx", text);
-        assertThat(sent.press("bring-in")).contains("Nothing was brought in").doesNotContain("root:");
+        assertThat(sent.press("bring-in"))
+                .contains(". Fix them in the file and upload it again, or change the column mapping below.")
+                .doesNotContain("root:");
         assertThat(guest.ids("/log?topic=RIDES", "/log/")).isEmpty();
     }
 
@@ -119,7 +121,7 @@ class RidesAndPlansTest {
     @Test
     void plannedDaysBecomeRemindersAsFarAsTheyWereChosen() {
         Sent sent = sent("plans.ics", calendar(3));
-        assertThat(sent.page()).contains("Tour 1", "Tour 3", "Ahead of you: 3");
+        assertThat(sent.page()).contains("Tour 1", "Tour 3", "To come: 3");
         Map<String, String> ticked = sent.form();
         assertThat(ticked).hasSize(3);
         List<String> names = new ArrayList<>(new java.util.TreeMap<>(ticked).keySet());
@@ -130,12 +132,12 @@ class RidesAndPlansTest {
                 .orElseThrow();
         keepWithout(sent, ticked, left);
         assertThat(sent.press("check")).contains("2 would be new");
-        assertThat(guest.get("/agenda").body()).doesNotContain("Tour 1");
+        assertThat(guest.get("/todo").body()).doesNotContain("Tour 1");
         assertThat(sent.press("bring-in")).contains("2 new");
-        assertThat(guest.get("/agenda").body()).contains("Tour 1", "Tour 3").doesNotContain("Tour 2");
+        assertThat(guest.get("/todo").body()).contains("Tour 1", "Tour 3").doesNotContain("Tour 2");
         assertThat(sent("plans.ics", calendar(3)).press("bring-in")).contains("1 new, 2 were there already");
         sent.press("undo");
-        assertThat(guest.get("/agenda").body())
+        assertThat(guest.get("/todo").body())
                 .contains("Tour 2")
                 .doesNotContain("Tour 1")
                 .doesNotContain("Tour 3");
@@ -151,7 +153,7 @@ class RidesAndPlansTest {
     @Test
     void ofAVeryFullCalendarNothingComesInUnseen() {
         Sent sent = sent("full.ics", calendar(230));
-        assertThat(sent.page()).contains("Ahead of you: 230", "The first 200 are shown");
+        assertThat(sent.page()).contains("To come: 230", "The first 200 are shown");
         assertThat(sent.form()).hasSize(200);
         assertThat(sent.press("check")).contains("200 would be new");
     }
@@ -159,7 +161,8 @@ class RidesAndPlansTest {
     @Test
     void aBrokenCalendarIsTold() {
         Sent sent = sent("broken.ics", "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nnothing");
-        assertThat(sent.page()).contains("This is no calendar that can be read");
-        assertThat(sent.press("bring-in")).contains("Nothing was brought in");
+        assertThat(sent.page()).contains("Not a calendar that can be read (RFC 5545), or larger than 5 MB.");
+        assertThat(sent.press("bring-in"))
+                .contains(". Fix them in the file and upload it again, or change the column mapping below.");
     }
 }

@@ -55,8 +55,7 @@ class TableTest {
                 .as("nothing is written by looking")
                 .isEmpty();
 
-        assertThat(sent.press("check"))
-                .contains("3 rows were read without a fault: 5 would be new, 0 are there already");
+        assertThat(sent.press("check")).contains("3 rows read without an error: 5 would be new, 0 are there already");
         assertThat(guest.ids("/log?topic=READINGS", "/log/"))
                 .as("nor by checking")
                 .isEmpty();
@@ -75,7 +74,7 @@ class TableTest {
     void theSameRowsAddNothingHoweverOftenTheyCome() {
         Sent.table(guest, NOTES).press("bring-in");
         Sent again = Sent.table(guest, NOTES);
-        assertThat(again.page()).contains("This very file was brought in before");
+        assertThat(again.page()).contains("You imported this very file before.");
         assertThat(again.press("bring-in")).contains("0 new, 5 were there already");
         Sent grown = Sent.table(guest, NOTES + "19.04.2025;20;;new\n");
         assertThat(grown.press("bring-in")).contains("1 new, 5 were there already");
@@ -111,7 +110,7 @@ class TableTest {
                 """);
         String page = sent.understood("order", "YMD").press("check");
         assertThat(page)
-                .contains("id=\"failed\"", "What is wrong: 8")
+                .contains("id=\"failed\"", "Errors: 8")
                 .contains(
                         "<strong>Row 3</strong> <span>date: is not a date in this order",
                         "Row 4",
@@ -123,7 +122,7 @@ class TableTest {
                         "must be set or found",
                         "Row 8",
                         "lies in the future")
-                .contains("<strong>Row 9</strong> <span>there is nothing to bring in")
+                .contains("<strong>Row 9</strong> <span>nothing to import")
                 .doesNotContain("Row 2<", "id=\"bring-in\"");
         assertThat(sent.press("bring-in")).contains("id=\"failed\"");
         assertThat(guest.ids("/log?topic=READINGS", "/log/")).isEmpty();
@@ -135,12 +134,12 @@ class TableTest {
         String page = sent.page();
         assertThat(page)
                 .contains(
-                        "id=\"fault-order\">is missing",
-                        "id=\"fault-pressure\">is missing",
-                        "id=\"fault-position\">is missing");
+                        "id=\"fault-order\">Required",
+                        "id=\"fault-pressure\">Required",
+                        "id=\"fault-position\">Required");
         assertThat(page).doesNotContain("id=\"check\"", "id=\"preview\"");
         sent.press("bring-in");
-        assertThat(sent.page()).contains("is missing");
+        assertThat(sent.page()).contains("Required");
         sent.understood("order", "MDY", "pressure", "PSI", "position", "REAR");
         assertThat(sent.page()).contains("2 Jan 2025, 12:00", "1 Feb 2025", "rear: read 11.0 psi");
         assertThat(sent.understood("column1", "DATE").page()).contains("another column holds that already");
@@ -195,7 +194,7 @@ class TableTest {
 
         HttpResponse<String> empty = guest.upload("/imports?newId=" + UUID.randomUUID(), "file", "a.csv", new byte[0]);
         assertThat(empty.statusCode()).isEqualTo(422);
-        assertThat(empty.body()).contains("is missing");
+        assertThat(empty.body()).contains("Required");
         Sent nothing = Sent.file(guest, "a.bin", new byte[] {0, 1, 2, (byte) 0xFF, (byte) 0xD8, 10, 13});
         assertThat(nothing.page()).contains("need one with the date");
         assertThat(guest.post(nothing.path() + "/drop", Map.of()).statusCode()).isEqualTo(302);
@@ -224,8 +223,8 @@ class TableTest {
         Script script = Script.of(site, guest, true, false);
         assertThat(script.get("/api/v1/log?limit=500").body()).contains("\"IMPORT\"");
         assertThat(guest.get("/log?words=read&topic=READINGS").statusCode()).isEqualTo(200);
-        assertThat(guest.get("/exchange").body()).contains("notes.csv", ">in<");
-        for (String page : List.of("/", "/agenda")) {
+        assertThat(guest.get("/exchange").body()).contains("notes.csv", ">imported<");
+        for (String page : List.of("/", "/todo")) {
             assertThat(guest.get(page).statusCode()).as(page).isEqualTo(200);
         }
         List<String> out =

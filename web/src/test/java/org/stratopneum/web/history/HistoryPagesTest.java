@@ -67,14 +67,15 @@ class HistoryPagesTest {
     @Test
     void twoDepthsTellHowLongTheTreadWillLast() {
         Sent.table(guest, "date,km\n2025-04-01,1000\n").press("bring-in");
-        assertThat(text(tire + "/history")).contains("No depth noted");
+        assertThat(text(tire + "/history")).contains("No depth logged");
         measure("2025-03-02T10:00", "4", "worn", "1", "shoulder", "4.5", "flanks", "SOUND");
         assertThat(text(tire + "/history")).contains("One more depth");
         measure("2025-05-02T10:00", "3");
         assertThat(text(tire + "/history"))
                 .contains("Middle: 1.0 mm in 1000 km", "Down to 1.0 mm after 2,000 km more (between")
                 .contains(
-                        "tread 4.0 mm in the middle, 4.5 mm at the shoulder, flanks sound", "1,000 km ridden by then");
+                        "tread 4.0 mm in the middle, 4.5 mm at the shoulder, sidewalls sound",
+                        "1,000 km ridden by then");
         assertThat(text("/log?topic=CARE")).contains("tread 3.0 mm in the middle");
         String entry = guest.ids(tire + "/history", "/log/").get(0);
         String back = guest.post("/log/strike", Map.of("entry", entry, "tire", tire.substring(7)))
@@ -82,7 +83,7 @@ class HistoryPagesTest {
                 .firstValue("location")
                 .orElseThrow();
         assertThat(back).startsWith(tire + "/history?struck=");
-        assertThat(text(back)).contains("One more depth", "Put back");
+        assertThat(text(back)).contains("One more depth", "Restore");
     }
 
     @Test
@@ -92,7 +93,7 @@ class HistoryPagesTest {
                 .contains("value=\"44\"", "value=\"two\"", "value=\"1.5\"", "2999-01-01T10:00")
                 .contains("id=\"fault-middle\"", "15");
         assertThat(measure("", "")).contains("id=\"fault-middle\"");
-        assertThat(text(tire + "/history")).contains("No depth noted");
+        assertThat(text(tire + "/history")).contains("No depth logged");
     }
 
     @Test

@@ -45,7 +45,7 @@ class WheelHistoryPaperTest {
             String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
             assertThat(text)
                     .contains("Plover, rear", "2024", "fitted 57-622", "2025", "<b>would not seal</b> & more")
-                    .contains("Struck through and left out: 1.", "1 / " + document.getNumberOfPages())
+                    .contains("Deleted and not included: 1.", "1 / " + document.getNumberOfPages())
                     .doesNotContain("typed wrong");
             assertThat(text.indexOf("fitted 57-622")).isLessThan(text.indexOf("would not seal"));
             assertThat(text.split("read 2\\d\\.5 psi", -1)).hasSize(84 + 1);

@@ -62,10 +62,10 @@ class JobCardTest {
         wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
         Set<Job> ofATube = EnumSet.of(Job.SEALANT_IN_TUBE, Job.FIXED_CORE, Job.PATCH_TUBE, Job.SWAP_TUBE);
         List<String> begun = new ArrayList<>();
-        String offered = rider.get(wheel + "/cards").body();
+        String offered = rider.get(wheel + "/jobs").body();
         for (Job job : Job.values()) {
             assertThat(offered).contains("job=" + job.name());
-            assertThat(rider.get(wheel + "/cards/new?job=" + job.name()).statusCode())
+            assertThat(rider.get(wheel + "/jobs/new?job=" + job.name()).statusCode())
                     .as(job.name())
                     .isEqualTo(200);
             JobCard card = JobCard.begin(rider, wheel, job.name());
@@ -75,9 +75,9 @@ class JobCardTest {
             } else {
                 begun.add(card.path());
             }
-            assertThat(card.page()).as(job.name()).contains("Why:", "What usually comes then");
+            assertThat(card.page()).as(job.name()).contains("Why:", "Next steps (");
         }
-        assertThat(rider.get("/").body()).contains(begun);
+        assertThat(rider.get("/jobs").body()).contains(begun);
     }
 
     /** From a wheel with a tube to a passed hold test, with what it takes from the shelf and what it writes. */
@@ -108,10 +108,10 @@ class JobCardTest {
         String log = rider.get("/log").body();
         assertThat(log)
                 .contains("took off 60-622", "rim taped", "fitted Reed valve", "fitted 60-622, tubeless")
-                .contains("sealant in, 90 ml", "hold test begun at", "hold test ended at", "set to")
-                .contains("Convert from tubes to tubeless: Done");
-        String page = rider.get(wheel).body();
-        assertThat(page).contains("it holds", "Done to it", "taped");
+                .contains("sealant in, 90 ml", "leak-down test started at", "leak-down test ended at", "set to")
+                .contains("Convert to tubeless: Done");
+        String page = rider.get(wheel + "/history").body();
+        assertThat(page).contains("leak-down test ended at", "taped");
         assertThat(rider.get("/shelf").body()).contains("410 ml left of 500 ml", "8 m left of 10 m", "1 left of 2");
 
         rider.post("/log/strike", Map.of("entry", entryWith(page, "sealant in")));
@@ -139,7 +139,7 @@ class JobCardTest {
         fields.putAll(Map.of("valveSeat", "ROUND", "valveOffCentre", "on", "bed", "UNTAPED"));
         assertThat(rider.post(rim, fields).statusCode()).isEqualTo(302);
 
-        String refused = rider.post(wheel + "/cards", JobCard.fields("CONVERT", "valve", square))
+        String refused = rider.post(wheel + "/jobs", JobCard.fields("CONVERT", "valve", square))
                 .body();
         assertThat(refused).contains("The base of the valve is square, the bed at its hole round");
 
@@ -188,7 +188,7 @@ class JobCardTest {
         card.goTo("riding-pressure");
         var text = card.answer("value", "plenty");
         assertThat(text.statusCode()).isEqualTo(422);
-        assertThat(text.body()).contains("value=\"plenty\"", "is not what belongs here");
+        assertThat(text.body()).contains("value=\"plenty\"", "Enter a number, e.g. 21.5");
         // 50 psi are printed on the tire: 344.7 kPa
         var above = card.answer("value", "52", "unit", "PSI");
         assertThat(above.statusCode()).isEqualTo(422);
@@ -204,15 +204,16 @@ class JobCardTest {
         card.goTo("hold-start");
         card.answer("value", "275", "temperature", "20");
         assertThat(card.answer("answer", "DONE").body()).contains("takes at least 8");
-        assertThat(card.page()).contains("It waits until").doesNotContain("Go on before that");
-        assertThat(rider.get("/").body()).contains("waits until", "read the hold test again");
+        assertThat(card.page()).contains("Waits until").doesNotContain("Continue early");
+        assertThat(rider.get("/todo").body()).contains("Read the leak-down test");
 
         MovableClock.after(rider, A_NIGHT, () -> {
             card.goTo("hold-end");
             card.answer("value", "200", "temperature", "20");
         });
-        assertThat(card.page()).contains("The hold test failed", wheel + "/leak");
-        assertThat(rider.get(wheel).body()).contains("it leaks", "hold test ended at");
+        assertThat(card.page()).contains("The leak-down test failed", wheel + "/leak");
+        assertThat(rider.get(wheel + "/history").body())
+                .contains("The leak-down test failed", "leak-down test ended at");
     }
 
     @Test
@@ -227,7 +228,8 @@ class JobCardTest {
         var late = rider.post(card.path() + "/take-back", Map.of("wheel", id, "step", "bead-lifts"));
         assertThat(late.headers().firstValue("Location").orElse("")).contains("notice=not-taken-back");
         assertThat(card.step()).isEqualTo("rim-sound");
-        assertThat(rider.get(card.path() + "?notice=not-taken-back").body()).contains("put it right in the log");
+        assertThat(rider.get(card.path() + "?notice=not-taken-back").body())
+                .contains("That is in the log already: edit it there.");
     }
 
     @Test
@@ -256,10 +258,13 @@ class JobCardTest {
         TypedBike.enter(
                 other, "rear-setup", "BUTYL_TUBE", "rear-tubeless", "", "rear-hookless", "on", "rear-hooklessOk", "on");
         String blocked = "/wheels/" + other.ids("/garage", "/wheels/").get(0);
-        var refused = other.post(blocked + "/cards", JobCard.fields("CONVERT", "twoTurns", "on"));
+        var refused = other.post(blocked + "/jobs", JobCard.fields("CONVERT", "twoTurns", "on"));
         assertThat(refused.statusCode()).isEqualTo(422);
-        assertThat(refused.body()).contains("nothing holds its bead", "It is never ignored");
-        assertThat(other.get("/cards").body()).contains("No card was begun yet");
+        assertThat(refused.body())
+                .contains(
+                        "nothing holds its bead",
+                        "Change what is in the way. Never ignore it; then start the job over.");
+        assertThat(other.get("/jobs").body()).doesNotContain("/cards/");
         assertThat(JobCard.begin(other, blocked, "TAPE_RIM").step()).isNotEmpty();
     }
 
@@ -269,7 +274,7 @@ class JobCardTest {
         card.answer("answer", "DONE");
         String step = card.step();
         rider.post(card.path() + "/leave", Map.of());
-        assertThat(card.page()).contains("This card was given up");
+        assertThat(card.page()).contains("This job was canceled. What it logged is in the log.");
         assertThat(rider.get("/").body()).doesNotContain(card.path());
         rider.post(card.path() + "/reopen", Map.of());
         assertThat(card.step()).isEqualTo(step);
@@ -278,7 +283,7 @@ class JobCardTest {
     @Test
     void choicesThatCannotBeAreSaidAtTheirFields() {
         var answer = rider.post(
-                wheel + "/cards",
+                wheel + "/jobs",
                 JobCard.fields(
                         "CONVERT",
                         "chamberL",

@@ -58,14 +58,14 @@ class MechanicTest {
         for (int i = 0; i < pairs.length; i += 2) {
             fields.put(pairs[i], pairs[i + 1]);
         }
-        var answer = rider.post(wheel + "/cards", fields);
+        var answer = rider.post(wheel + "/jobs", fields);
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(302);
         return JobCard.at(
                 rider, answer.headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", ""));
     }
 
     private String asked(String job) {
-        return rider.get(wheel + "/cards/new?job=" + job).body();
+        return rider.get(wheel + "/jobs/new?job=" + job).body();
     }
 
     private static String ticked(String field) {
@@ -151,15 +151,15 @@ class MechanicTest {
 
         String thin = UUID.randomUUID().toString();
         onTheShelf("kind", "TAPE", "name", "Birch 15", "amount", "10", "width", "15", "newId", thin);
-        assertThat(rider.post(wheel + "/cards", JobCard.fields("TAPE_RIM", "tape", thin))
+        assertThat(rider.post(wheel + "/jobs", JobCard.fields("TAPE_RIM", "tape", thin))
                         .body())
                 .contains("not even two passes cover the bed");
-        assertThat(rider.post(wheel + "/cards", JobCard.fields("TAPE_RIM", "tapeMaterial", "ELECTRICAL"))
+        assertThat(rider.post(wheel + "/jobs", JobCard.fields("TAPE_RIM", "tapeMaterial", "ELECTRICAL"))
                         .body())
                 .contains("its glue creeps and leaks");
         JobCard cloth = JobCard.begin(rider, wheel, "TAPE_RIM", "tapeMaterial", "CLOTH");
         cloth.goTo("tape-second-turn");
-        assertThat(cloth.page()).contains("until the tape lies 2 times round");
+        assertThat(cloth.page()).contains("until the tape is 2 times round");
     }
 
     @Test
@@ -204,7 +204,7 @@ class MechanicTest {
                 "SMOOTH_PAVEMENT");
         wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
         for (String job : new String[] {"CONVERT", "FIT_DRY", "SEAT"}) {
-            var refused = rider.post(wheel + "/cards", JobCard.fields(job));
+            var refused = rider.post(wheel + "/jobs", JobCard.fields(job));
             assertThat(refused.statusCode()).as(job).isEqualTo(422);
             assertThat(refused.body())
                     .as(job)
@@ -213,7 +213,7 @@ class MechanicTest {
                             "id=\"tube-instead\"",
                             "sealant goes into it where its core comes out");
         }
-        assertThat(rider.get("/cards").body()).contains("No card was begun yet");
+        assertThat(rider.get("/jobs").body()).doesNotContain("/cards/");
         assertThat(rider.get(wheel + "/needs?as=TUBELESS").body())
                 .contains("Not tubeless with these parts", "too narrow to try", "id=\"tube-instead\"");
         assertThat(JobCard.begin(rider, wheel, "SEALANT_IN_TUBE").step()).isEqualTo("what-tube-sealant-closes");
@@ -234,11 +234,11 @@ class MechanicTest {
         assertThat(card.page()).contains("Done");
         assertThat(rider.get("/log").body()).contains("sealant in, 41 ml");
         assertThat(rider.get(wheel + "/sealant").body()).contains("In the tube: 41 ml of sealant");
-        assertThat(rider.get("/").body()).doesNotContain("look at the sealant");
+        assertThat(rider.get("/").body()).doesNotContain("Check the sealant");
         MovableClock.after(
                 rider,
                 Duration.ofDays(184),
-                () -> assertThat(rider.get("/agenda").body()).contains("look at the sealant"));
+                () -> assertThat(rider.get("/todo").body()).contains("Check the sealant"));
     }
 
     @Test
@@ -252,7 +252,7 @@ class MechanicTest {
         card.goTo("look-tape");
         card.answer("answer", "DAMAGED");
         assertThat(card.page()).contains("Done");
-        assertThat(rider.get("/agenda").body())
+        assertThat(rider.get("/todo").body())
                 .contains("this one is worn", "Look at the plug", "Retape the rim")
                 .contains("job=CHANGE_TIRE", "job=PLUG_AND_PATCH", "job=RETAPE");
 
@@ -260,8 +260,8 @@ class MechanicTest {
         cut.goTo("look-tread");
         cut.answer("answer", "CUT_FOUND");
         cut.answer("answer", "TOO_LARGE");
-        assertThat(cut.page()).contains("mend it before the next ride", "boot inside");
-        assertThat(rider.get("/agenda").body()).contains("Put a boot in", "job=BOOT", "cut through its threads");
+        assertThat(cut.page()).contains("Stopped: fix it before the next ride", "boot inside");
+        assertThat(rider.get("/todo").body()).contains("Put a boot in", "job=BOOT", "cut through its threads");
     }
 
     @Test
@@ -272,7 +272,7 @@ class MechanicTest {
         card.answer("answer", "YES");
         card.goTo("look-valve");
         card.answer("answer", "DAMAGED");
-        assertThat(rider.get("/agenda").body())
+        assertThat(rider.get("/todo").body())
                 .contains("job=FIT_TUBE", "job=SWAP_TUBE")
                 .doesNotContain("job=CHANGE_TIRE");
         for (String job : new String[] {"CHANGE_TIRE", "RETAPE", "PLUG_AND_PATCH", "MEND_BEAD", "SETTLE", "DIP"}) {
@@ -322,7 +322,7 @@ class MechanicTest {
         assertThat(card.page()).contains("Glove or sleeve", "away from the pool");
         card.goTo("cartridge-off");
         card.goToTheEnd();
-        assertThat(rider.get("/agenda").body()).contains("Let the carbon dioxide out", "job=ADD_AIR");
+        assertThat(rider.get("/todo").body()).contains("Let the carbon dioxide out", "job=ADD_AIR");
     }
 
     @Test

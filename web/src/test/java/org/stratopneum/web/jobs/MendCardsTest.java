@@ -66,14 +66,14 @@ class MendCardsTest {
         for (Job job : jobs) {
             JobCard card = JobCard.begin(rider, wheel, job.name());
             card.goOn();
-            assertThat(card.page()).as(job.name()).contains("It waits until");
-            assertThat(rider.get("/agenda").body()).as(job.name()).contains("read the hold test again");
+            assertThat(card.page()).as(job.name()).contains("Waits until");
+            assertThat(rider.get("/todo").body()).as(job.name()).contains("Read the leak-down test");
             toTheEnd(rider, card);
             assertThat(card.step()).as(job.name()).isEmpty();
             assertThat(card.page()).as(job.name()).contains("What was done is in the log");
         }
         assertThat(rider.get("/log").body())
-                .contains("Mend a leaking bead: Done", "Let a weeping casing close: Done", "hold test ended at")
+                .contains("Fix a leaking bead: Done", "Let a weeping sidewall seal: Done", "leak-down test ended at")
                 .contains("rim taped");
     }
 
@@ -127,7 +127,7 @@ class MendCardsTest {
         assertThat(boot.page()).contains("A boot gets you home", "not for descents");
         toTheEnd(rider, boot);
         assertThat(boot.page()).contains("no more than 70 %").contains("What was done is in the log");
-        assertThat(rider.get(wheel).body()).contains("with a butyl tube");
+        assertThat(rider.get(wheel + "/history").body()).contains("fitted 57-622, butyl tube");
     }
 
     @Test
@@ -173,10 +173,10 @@ class MendCardsTest {
             card.goTo("hold-end");
             card.answer("value", "120", "temperature", "20");
         });
-        assertThat(card.page()).contains("The hold test failed", "Find the leak");
+        assertThat(card.page()).contains("The leak-down test failed", "Find the leak");
         assertThat(rider.get("/searches/" + id).body())
                 .contains(
-                        "The hold test of the card &quot;Mend a leaking bead&quot; failed",
-                        "say that it still loses air");
+                        "The leak-down test of the job &quot;Fix a leaking bead&quot; failed",
+                        ": if you fixed this cause, answer that it still loses air.");
     }
 }

@@ -125,7 +125,7 @@ class LeakWordingTest {
 
     @Test
     void aSpotIsToldWithItsHourAndItsSpokeHole() {
-        assertThat(words.spot(new Spot(Spot.Zone.FLANK_LEFT, 4), 32)).isEqualTo("left flank at 4 o'clock");
+        assertThat(words.spot(new Spot(Spot.Zone.FLANK_LEFT, 4), 32)).isEqualTo("left sidewall at 4 o'clock");
         assertThat(words.spot(new Spot(Spot.Zone.VALVE_TIP, 4), 32)).isEqualTo("valve tip");
         assertThat(words.spot(HolePlace.spokeHole(7, 32), 32))
                 .isEqualTo("spoke hole at 2.4 o'clock, spoke hole 7 from the valve");

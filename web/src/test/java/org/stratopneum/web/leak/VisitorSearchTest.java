@@ -43,13 +43,15 @@ class VisitorSearchTest {
                     String seen = to(begun + "&act=seen.soap-nipples.bubbles");
                     assertThat(get(seen).body())
                             .contains(
-                                    "the rim tape", "Soap nipples, joint and drain hole: Bubbles somewhere", "keep it");
+                                    "the rim tape",
+                                    "Soap nipples, joint and drain hole: Bubbles somewhere",
+                                    "Save this page");
                     String marked = to(seen + "&act=spot&zone=SPOKE_HOLE&hour=7");
                     assertThat(get(marked).body()).contains("spoke hole at 7 o&#39;clock");
                     assertThat(to(marked + "&act=no-spot:SPOKE_HOLE@7.0")).isEqualTo(seen);
                     assertThat(to(seen + "&act=back:seen.soap-nipples.bubbles")).isEqualTo(begun);
                     String mended = to(seen + "&act=mended.tape.");
-                    assertThat(get(mended).body()).contains("mended in vain: the rim tape");
+                    assertThat(get(mended).body()).contains("fixed, still leaks: the rim tape");
                 }))
                 .isEmpty();
     }
@@ -86,6 +88,6 @@ class VisitorSearchTest {
     void aFaultyStartKeepsWhatWasTyped() {
         var answer = get("/leak/begin?system=TUBELESS&from=20&hours=ten");
         assertThat(answer.statusCode()).isEqualTo(422);
-        assertThat(answer.body()).contains("value=\"20\"", "value=\"ten\"", "is missing");
+        assertThat(answer.body()).contains("value=\"20\"", "value=\"ten\"", "Required");
     }
 }

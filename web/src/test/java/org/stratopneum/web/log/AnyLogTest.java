@@ -48,17 +48,17 @@ class AnyLogTest {
     private static final double LONGEST_GAP_LOG_S = 7.5;
     private static final long OLDEST_S = 300_000_000;
 
-    private static final List<String> OF_WHEEL = List.of("", "/pace", "/sealant");
+    private static final List<String> OF_WHEEL = List.of("", "/leaks", "/sealant");
     /** Pages that ask little of the log: of every fourth wheel. */
     private static final List<String> OF_SOME =
-            List.of("/needs", "/air?cartridgeG=16", "/fit", "/gauge", "/cards", "/cards/new?job=CHANGE_TIRE");
+            List.of("/needs", "/air?cartridgeG=16", "/fit", "/gauge", "/jobs", "/jobs/new?job=CHANGE_TIRE");
 
     /** Of every second wheel. */
     private static final List<String> OF_HALF = List.of("/history", "/leak", "/what-if");
 
-    private static final List<String> OF_BIKE = List.of("/pressure", "/dialling", "/elsewhere", "/pocket");
+    private static final List<String> OF_BIKE = List.of("/dialling", "/elsewhere", "/pocket");
     private static final List<String> OF_ALL = List.of(
-            "/", "/agenda", "/agenda/month", "/agenda/ride", "/garage", "/log", "/shelf", "/trailside/mine.json");
+            "/", "/todo", "/todo/month", "/todo?on=2026-12-24", "/garage", "/log", "/shelf", "/trailside/mine.json");
 
     private final AtomicInteger written = new AtomicInteger();
     private final Site site;

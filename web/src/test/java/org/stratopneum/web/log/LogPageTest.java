@@ -97,6 +97,6 @@ class LogPageTest {
         HttpResponse<String> answer = guest.post("/log/strike", Map.of());
         assertThat(answer.statusCode()).isEqualTo(302);
         assertThat(answer.headers().firstValue("Location")).contains("/log?nothing=true");
-        assertThat(guest.get("/log?nothing=true").body()).contains("Nothing was changed");
+        assertThat(guest.get("/log?nothing=true").body()).contains("No entries selected.");
     }
 }

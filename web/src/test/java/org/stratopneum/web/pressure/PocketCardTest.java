@@ -32,13 +32,12 @@ class PocketCardTest {
         Guest rider = Guest.withAccount(site);
         String bike = "/bikes/" + TypedBike.enter(rider);
         String card = rider.get(bike + "/pocket").body();
-        assertThat(card).contains("Plover", "usual ride", "Never above, rear 57-622: 50.0 psi");
+        assertThat(card).contains("Plover", "usual ride", "Max rear 57-622: 50.0 psi");
         assertThat(row(card, "usual ride").replace("usual ride", ""))
                 .as("the usual ride is one ground")
                 .isEqualTo(row(card, "cross-country trail").replace("cross-country trail", ""));
         for (Ground ground : new Ground[] {Ground.ROCK, Ground.SAND_SNOW, Ground.SMOOTH_PAVEMENT}) {
-            String page = rider.get(bike + "/pressure?ground1=" + ground + "&share1=100")
-                    .body();
+            String page = rider.pressures(bike + "/pressure?ground1=" + ground + "&share1=100");
             String told = page.substring(page.indexOf("id=\"told-rear\">") + 15);
             told = told.substring(0, told.indexOf('<'));
             assertThat(row(card, word(ground))).as(ground.name()).contains("<strong>" + told + " psi</strong>", " bar");

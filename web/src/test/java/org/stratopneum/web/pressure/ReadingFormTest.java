@@ -39,8 +39,8 @@ class ReadingFormTest {
     void onlyTheWheelThatWasTypedIsRead() {
         ReadingForm.Readings read = read(Map.of("rear", "1,85", "front", " ", "unit", "BAR", "state", "SET"))
                 .orElseThrow();
-        assertThat(read.gaugeKpa()).containsOnlyKeys(WheelPosition.REAR);
-        assertThat(read.gaugeKpa().get(WheelPosition.REAR)).isCloseTo(185, within(1e-9));
+        assertThat(read.wheels()).containsOnlyKeys(WheelPosition.REAR);
+        assertThat(read.wheels().get(WheelPosition.REAR).kpa()).isCloseTo(185, within(1e-9));
         assertThat(read.afterInflation()).isTrue();
         assertThat(read.at()).isNull();
     }
@@ -76,13 +76,14 @@ class ReadingFormTest {
     void aWheelThatIsNotInTheBikeCannotBeRead() {
         BikeState unicycle = bike(wheel(WheelPosition.REAR), null);
         ReadingForm form = ReadingForm.typed(Map.of("rear", "30", "front", "30", "unit", "PSI"));
-        assertThat(form.readings(problems, unicycle, ZONE, NOW)).isEmpty();
+        assertThat(form.readings(problems, unicycle, Optional.empty(), ZONE, NOW))
+                .isEmpty();
         assertThat(problems.list()).containsExactly(Problem.of("front", "no-wheel"));
     }
 
     private Optional<ReadingForm.Readings> read(Map<String, String> typed) {
         BikeState bike = bike(wheel(WheelPosition.REAR), wheel(WheelPosition.FRONT));
-        return ReadingForm.typed(typed).readings(problems, bike, ZONE, NOW);
+        return ReadingForm.typed(typed).readings(problems, bike, Optional.empty(), ZONE, NOW);
     }
 
     private static BikeState bike(WheelState rear, WheelState front) {

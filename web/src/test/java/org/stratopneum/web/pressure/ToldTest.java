@@ -8,7 +8,7 @@ import org.stratopneum.core.quantity.PressureUnit;
 
 class ToldTest {
 
-    /** Beyond what a reading may be, "set as told" could not be written; 1,200 kPa are 12 bar and 174 psi. */
+    /** Beyond what a reading may be, "to \"I set both\"" could not be written; 1,200 kPa are 12 bar and 174 psi. */
     @ParameterizedTest
     @CsvSource({
         "22.5, 19.5, PSI, true",

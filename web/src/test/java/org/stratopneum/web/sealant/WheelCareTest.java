@@ -77,7 +77,13 @@ class WheelCareTest {
     /** docs/handbook, page 5, by its law: 57-622 on 30 mm has about 3200 cm2, so 0.18, 0.30 and 0.38 mm are 58, 96 and 122 ml. */
     @Test
     void theDoseIsToldByThreeSchoolsInBothUnitsAndInOnesOwnScoops() {
-        assertThat(page()).contains("55 ml", "95 ml", "120 ml", "1.9 fl oz", "Say under Settings");
+        assertThat(page())
+                .contains(
+                        "55 ml",
+                        "95 ml",
+                        "120 ml",
+                        "1.9 fl oz",
+                        "Enter your scoop&#39;s size under Settings to see amounts in scoops.");
         Map<String, String> settings = new HashMap<>(Map.of(
                 "version",
                 String.valueOf(version()),
@@ -100,7 +106,9 @@ class WheelCareTest {
                 "scoop",
                 "60"));
         assertThat(rider.post("/settings", settings).statusCode()).isEqualTo(302);
-        assertThat(page()).contains("1 × 60 ml", "1½ × 60 ml", "2 × 60 ml").doesNotContain("Say under Settings");
+        assertThat(page())
+                .contains("1 × 60 ml", "1½ × 60 ml", "2 × 60 ml")
+                .doesNotContain("Enter your scoop&#39;s size under Settings to see amounts in scoops.");
         settings.put("version", String.valueOf(version()));
         settings.put("scoop", "0.5");
         var refused = rider.post("/settings", settings);
@@ -117,7 +125,7 @@ class WheelCareTest {
     @Test
     void theMakersFigureWinsAndIsCompared() {
         assertThat(care(0, "maker", "120")).startsWith("302");
-        assertThat(page()).contains("the maker&#39;s figure", "26 % more than the school (standard) with 95 ml");
+        assertThat(page()).contains("manufacturer&#39;s amount", "26 % more than the standard level with 95 ml");
         filled("120", 30);
         assertThat(page())
                 .as("what brings it back is by that figure")
@@ -128,7 +136,7 @@ class WheelCareTest {
     void whatCannotBeIsRefusedByItsFieldAndKept() {
         String[][] refused = {
             {"plan", "EVERY_MONTHS", "months", "5", "must be 2, 3, 4 or 6"},
-            {"plan", "EVERY_MONTHS", "months", "", "is missing"},
+            {"plan", "EVERY_MONTHS", "months", "", "Required"},
             {"plan", "MONTHLY_TOP_UP", "months", "9", "must be at most 6 months"},
             {"plan", "MONTHLY_TOP_UP", "months", "2", "must be at least 3 months"},
             {"plan", "SEASON_START", "startsOn", "soon", "is not a day"},
@@ -166,7 +174,7 @@ class WheelCareTest {
         assertThat(tubed.post(path + "/care", Map.of("version", "0", "lookEvery", "7"))
                         .statusCode())
                 .isEqualTo(302);
-        assertThat(tubed.get("/agenda").body()).contains("tire inspection");
+        assertThat(tubed.get("/todo").body()).contains("Tire inspection");
     }
 
     @Test
@@ -182,8 +190,8 @@ class WheelCareTest {
         filled("95", 20);
         assertThat(care(0, "plan", "MONTHLY_TOP_UP", "months", "4")).startsWith("302");
         String topUp = DateText.date(TODAY.minusDays(20).plusMonths(1));
-        assertThat(page()).contains("By your plan", "top-up on " + topUp, "clean out and renew on");
-        assertThat(rider.get("/agenda").body()).contains("top-up of sealant", "clean out and renew the sealant");
+        assertThat(page()).contains("By your schedule", "top-up on " + topUp, "clean out and renew on");
+        assertThat(rider.get("/todo").body()).contains("Monthly sealant top-up", "Clean out and renew the sealant");
 
         assertThat(care(1, "plan", "EVERY_MONTHS", "months", "2")).startsWith("302");
         assertThat(page())
@@ -198,13 +206,13 @@ class WheelCareTest {
     @Test
     void whatMovedTheForecastIsTold() {
         filled("95", 60);
-        assertThat(page()).doesNotContain("id=\"moved\"");
+        assertThat(page()).doesNotContain("The dip of ");
         String dips = post(wheel + "/sealant/dips", "entry", UUID.randomUUID().toString(), "depths", "12 11 11 11");
         assertThat(dips).startsWith("302");
         assertThat(page())
-                .containsPattern("The stick stood 11.0 mm deep on [^:]+: \\d+ ml, give or take")
+                .containsPattern("Dipstick: 11.0 mm deep on [^:]+: \\d+ ml, give or take")
                 .doesNotContain("id=\"question\"");
-        assertThat(page()).contains("id=\"moved\"", "The dip of " + DateText.date(TODAY));
+        assertThat(page()).contains("The dip of " + DateText.date(TODAY));
         assertThat(post(wheel + "/sealant/punctures", "entry", UUID.randomUUID().toString(), "traces", "true"))
                 .startsWith("302");
         assertThat(page()).contains("The hole that sealed on", "traces on frame or fork: a hole sealed itself");
@@ -223,7 +231,7 @@ class WheelCareTest {
                         TODAY.minusDays(40) + "T10:00"))
                 .startsWith("422")
                 .contains(
-                        "before the first filling in this tire, of " + DateText.date(TODAY.minusDays(20)),
+                        "is before the first sealant in this tire, on " + DateText.date(TODAY.minusDays(20)),
                         "value=\"9 9\"");
         assertThat(post(
                         wheel + "/sealant/fillings",
@@ -234,7 +242,7 @@ class WheelCareTest {
                         "filledAt",
                         TODAY.minusDays(140) + "T10:00"))
                 .startsWith("422")
-                .contains("before this tire went on, on " + DateText.date(TODAY.minusDays(100)));
+                .contains("is before this tire was fitted, on " + DateText.date(TODAY.minusDays(100)));
     }
 
     private String bottle(String name, String family, String ml) {
@@ -252,7 +260,7 @@ class WheelCareTest {
         String bottle = bottle("Tarn milk", "LATEX_AMMONIA", "100");
         filled("95", 95, "bottle", bottle);
         assertThat(page()).contains("the bottle has 5 ml left: buy at least");
-        assertThat(rider.get("/agenda").body()).contains("To buy", "Tarn milk has 5 ml left");
+        assertThat(rider.get("/todo").body()).contains("To buy", "Tarn milk has 5 ml left");
     }
 
     /** From the page to the end of the card: what it says goes in stands in its field, and its core counts as washed. */
@@ -260,7 +268,7 @@ class WheelCareTest {
     void aRefreshThroughTheValveTakesFromTheBottleAndWashesTheCore() {
         String bottle = bottle("Tarn milk", "LATEX_AMMONIA", "500");
         filled("95", 95, "bottle", bottle);
-        String form = rider.get(wheel + "/cards/new?job=REFRESH_THROUGH_VALVE").body();
+        String form = rider.get(wheel + "/jobs/new?job=REFRESH_THROUGH_VALVE").body();
         assertThat(form).containsPattern("name=\"topUp\"[^>]*value=\"\\d+\"").contains("Tarn milk");
         JobCard card = JobCard.begin(rider, wheel, "REFRESH_THROUGH_VALVE", "topUp", "55", "sealant", bottle);
         card.goTo("dip-now");
@@ -272,8 +280,8 @@ class WheelCareTest {
         card.goToTheEnd();
         assertThat(rider.get("/log").body()).contains("sealant in, 55 ml");
         assertThat(rider.get(wheel + "/sealant").body()).contains("Tarn milk, 350 ml left");
-        String agenda = rider.get("/agenda").body();
-        assertThat(agenda).as("months from now, and then the core with it").contains("refresh the sealant");
+        String agenda = rider.get("/todo").body();
+        assertThat(agenda).as("months from now, and then the core with it").contains("Refresh the sealant");
     }
 
     /** The stick knows better than the forecast that the card was begun with. */
@@ -297,7 +305,7 @@ class WheelCareTest {
         String milk = bottle("Tarn milk", "LATEX_AMMONIA", "500");
         String gel = bottle("Moss gel", "SYNTHETIC", "500");
         filled("95", 60, "bottle", milk);
-        var answer = rider.post(wheel + "/cards", JobCard.fields("REFRESH_AT_BEAD", "topUp", "40", "sealant", gel));
+        var answer = rider.post(wheel + "/jobs", JobCard.fields("REFRESH_AT_BEAD", "topUp", "40", "sealant", gel));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("the two curdle", "value=\"40\"");
     }
@@ -308,6 +316,6 @@ class WheelCareTest {
         JobCard card = JobCard.begin(rider, wheel, "REFRESH_AT_BEAD", "topUp", "40");
         card.goTo("tape-in-sight");
         card.answer("answer", "DAMAGED");
-        assertThat(card.page()).contains("id=\"next-card\"", "job=TAPE_RIM", "Go on with: Tape a rim");
+        assertThat(card.page()).contains("id=\"next-card\"", "job=TAPE_RIM", "Next job: Tape a rim");
     }
 }

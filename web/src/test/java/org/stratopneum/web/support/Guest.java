@@ -28,6 +28,9 @@ public final class Guest {
     /** Cookie of the token that forms carry. */
     private static final String TOKEN = "stratopneum-form";
 
+    /** Of every account. */
+    public static final String PASSWORD = "lichen on the north wall";
+
     private final Site site;
     private final CookieManager cookies;
     private final HttpClient client;
@@ -65,7 +68,7 @@ public final class Guest {
         Guest guest = new Guest(site);
         Map<String, String> fields = new HashMap<>(more);
         fields.put("name", "Guest " + UUID.randomUUID().toString().substring(0, 13));
-        fields.put("password", "lichen on the north wall");
+        fields.put("password", PASSWORD);
         fields.putIfAbsent("zone", "Europe/Vienna");
         guest.name = fields.get("name");
         HttpResponse<String> answer = guest.post("/sign-up", fields);
@@ -90,6 +93,26 @@ public final class Guest {
 
     public HttpResponse<String> get(String path) {
         return send(request(path).GET());
+    }
+
+    public HttpResponse<String> get(String path, String header, String value) {
+        return send(request(path).header(header, value).GET());
+    }
+
+    /** What they sign in as. */
+    public String name() {
+        return name;
+    }
+
+    private static final Pattern OTHER_SIDE = Pattern.compile("href=\"(/wheels/[0-9a-f-]{36})\"[^>]*data-key=\"o\"");
+
+    /** What is recommended for both wheels of a bike: the pages that its address leads to, rear first. */
+    public String pressures(String path) {
+        String to = get(path).headers().firstValue("Location").orElseThrow();
+        String query = to.contains("?") ? to.substring(to.indexOf('?')) : "";
+        String first = get(to).body();
+        Matcher other = OTHER_SIDE.matcher(first);
+        return other.find() ? first + get(other.group(1) + query).body() : first;
     }
 
     /** A file. */

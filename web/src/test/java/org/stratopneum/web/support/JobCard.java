@@ -26,7 +26,7 @@ public final class JobCard {
 
     /** Begins a card on the wheel {@code /wheels/...}; pairs are fields of its form. */
     public static JobCard begin(Guest rider, String wheel, String job, String... pairs) {
-        var answer = rider.post(wheel + "/cards", fields(job, pairs));
+        var answer = rider.post(wheel + "/jobs", fields(job, pairs));
         if (answer.statusCode() != 302) {
             throw new IllegalStateException("not begun: " + answer.body());
         }

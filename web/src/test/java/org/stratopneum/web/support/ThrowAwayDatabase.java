@@ -17,7 +17,18 @@ import java.util.List;
 public record ThrowAwayDatabase(Path settings) {
 
     public static ThrowAwayDatabase start() {
-        String output = launcher("test-database", "start");
+        return started("start");
+    }
+
+    /** One that keeps through a crash what it said was saved; slower. */
+    public static ThrowAwayDatabase startDurable() {
+        return started("start", "durable");
+    }
+
+    private static ThrowAwayDatabase started(String... how) {
+        List<String> arguments = new ArrayList<>(List.of("test-database"));
+        arguments.addAll(List.of(how));
+        String output = launcher(arguments.toArray(String[]::new));
         ThrowAwayDatabase database = new ThrowAwayDatabase(
                 Path.of(output.lines().reduce((first, last) -> last).orElseThrow()));
         // the extension stops it; this is for a run that is broken off

@@ -112,21 +112,21 @@ class StopTest {
         String id = UUID.randomUUID().toString();
         String json = stop(id, ago(Duration.ofHours(3)), PLUGGED, LEFT, "RIDE");
 
-        assertThat(send(json).body()).contains("WRITTEN", "Beside the trail: Tread; 3 to 6 mm");
-        String agenda = rider.get("/agenda").body();
+        assertThat(send(json).body()).contains("WRITTEN", "Flat: Tread; 3 to 6 mm");
+        String agenda = rider.get("/todo").body();
         assertThat(agenda)
                 .contains(
                         "Let the carbon dioxide out",
                         "Look at the plug",
                         "Dip, and top up the sealant",
-                        "Fill up the bag",
-                        "/cards/new?job=PLUG_AND_PATCH",
+                        "Restock the repair kit",
+                        "/jobs/new?job=PLUG_AND_PATCH",
                         "/bikes/" + bike + "/kit");
         String log = rider.get("/log").body();
-        assertThat(log).contains("Beside the trail", "a hole sealed itself");
+        assertThat(log).contains("Flat: ", "a hole sealed itself");
 
         assertThat(send(json).body()).contains("REPEATED");
-        assertThat(rider.get("/agenda").body().split("Look at the plug", -1))
+        assertThat(rider.get("/todo").body().split("Look at the plug", -1))
                 .hasSameSizeAs(agenda.split("Look at the plug", -1));
     }
 
@@ -139,7 +139,7 @@ class StopTest {
         HttpResponse<String> other = send(stop(id, at, TUBED, LEFT, "RIDE"));
 
         assertThat(other.statusCode()).isEqualTo(409);
-        assertThat(other.body()).contains("CONFLICT", "lower half of the window: It holds");
+        assertThat(other.body()).contains("CONFLICT", "lower half of the target range: It holds");
         assertThat(rider.get("/log").body()).doesNotContain("tube in it");
     }
 
@@ -148,7 +148,7 @@ class StopTest {
         send(stop(UUID.randomUUID().toString(), null, TUBED, LEFT, "RIDE"));
 
         assertThat(mine().at("/bikes/0/wheels/0/system").asString()).isEqualTo("TUBE");
-        assertThat(rider.get("/agenda").body())
+        assertThat(rider.get("/todo").body())
                 .contains("Take the tube out, clean, and set up tubeless again", "job=CONVERT")
                 .doesNotContain("Dip, and top up");
     }
@@ -165,27 +165,27 @@ class StopTest {
         rider.post("/log/strike", Map.of("entry", id));
 
         assertThat(mine().at("/bikes/0/bag/counts/PLUG").asInt()).isEqualTo(3);
-        assertThat(rider.get("/agenda").body()).doesNotContain("Look at the plug", "Fill up the bag");
+        assertThat(rider.get("/todo").body()).doesNotContain("Look at the plug", "Restock the repair kit");
     }
 
     @Test
     void whatIsDoneAtHomeIsNotDueAnyMore() {
         count();
         send(stop(UUID.randomUUID().toString(), null, PLUGGED, LEFT, "RIDE"));
-        assertThat(rider.get("/agenda").body()).contains("Fill up the bag", "Dip, and top up");
+        assertThat(rider.get("/todo").body()).contains("Restock the repair kit", "Dip, and top up");
 
         MovableClock.after(rider, Duration.ofHours(2), () -> {
             count("version", "1");
             String sealant = "/wheels/" + wheel.get("id").asString() + "/sealant";
             rider.post(sealant + "/fillings", Map.of("entry", UUID.randomUUID().toString(), "volume", "60"));
-            assertThat(rider.get("/agenda").body())
-                    .doesNotContain("Fill up the bag", "Dip, and top up")
+            assertThat(rider.get("/todo").body())
+                    .doesNotContain("Restock the repair kit", "Dip, and top up")
                     .contains("Look at the plug");
         });
     }
 
     private List<String> dues() {
-        String agenda = rider.get("/agenda").body();
+        String agenda = rider.get("/todo").body();
         return Stream.of(Chore.values())
                 .filter(Chore::ofStop)
                 .filter(chore -> agenda.contains(WORDS.get(chore)))
@@ -200,13 +200,13 @@ class StopTest {
             Map.entry(Chore.RESET_TUBELESS, "Take the tube out, clean"),
             Map.entry(Chore.NEW_TIRE, "Put a new tire on"),
             Map.entry(Chore.NEW_TUBED_TIRE, "Put a new tire on, with its tube"),
-            Map.entry(Chore.RIM_LOOK, "Look at the rim where it struck"),
+            Map.entry(Chore.RIM_LOOK, "Check the rim after the strike"),
             Map.entry(Chore.STRIP_LOOK, "Look at the rim strip"),
             Map.entry(Chore.BEAD_LOOK, "Clean and look at the bead"),
             Map.entry(Chore.VALVE_LOOK, "Wash or renew the valve core"),
             Map.entry(Chore.FIND_LEAK, "Find the leak\""),
-            Map.entry(Chore.MEND, "Mend it"),
-            Map.entry(Chore.RESTOCK, "Fill up the bag"));
+            Map.entry(Chore.MEND, "Fix it"),
+            Map.entry(Chore.RESTOCK, "Restock the repair kit"));
 
     @Test
     void aBurpABootAValveAndAWalkEachLeaveTheirOwnWork() {
@@ -281,7 +281,7 @@ class StopTest {
         send("{\"id\": \"%s\", \"kind\": \"TRACES\", %s}".formatted(UUID.randomUUID(), more));
 
         assertThat(rider.get("/log").body()).contains("set to 1.40 bar", "traces on frame or fork");
-        assertThat(rider.get("/agenda").body()).contains("Dip, and top up the sealant");
+        assertThat(rider.get("/todo").body()).contains("Dip, and top up the sealant");
     }
 
     @Test
@@ -371,7 +371,7 @@ class StopTest {
         assertThat(page).doesNotContain("Put the tube in");
         assertThat(site.get("/trailside/plan?size=round&plugs=-1&cartridges=1&grams=&usual=90&most=40&unit=PSI")
                         .body())
-                .contains("is not a size that we know", "value=\"round\"", "value=\"-1\"", "is missing");
+                .contains("is not a size that we know", "value=\"round\"", "value=\"-1\"", "Required");
         assertThat(site.get("/trailside/plan?size=57-622&usual=90&most=40&unit=PSI&grams=16")
                         .body())
                 .contains("is more than tire and rim allow: at most 40");

@@ -9,9 +9,12 @@ import org.springframework.security.web.context.HttpSessionSecurityContextReposi
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.web.http.CookieSerializer;
+import org.springframework.session.web.http.CookieSerializer.CookieValue;
 import org.springframework.stereotype.Component;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.RiderPrincipal;
+import org.stratopneum.web.rider.SignedOut;
 
 /** Begins and ends the session of a signed-in rider; the form token is renewed at both. */
 @Component
@@ -20,9 +23,11 @@ class Session {
     private final SecurityContextRepository repository = new HttpSessionSecurityContextRepository();
     private final CsrfTokenRepository tokens;
     private final FindByIndexNameSessionRepository<?> sessions;
+    private final CookieSerializer names;
 
-    Session(CsrfTokenRepository tokens, FindByIndexNameSessionRepository<?> sessions) {
+    Session(CsrfTokenRepository tokens, FindByIndexNameSessionRepository<?> sessions, CookieSerializer names) {
         this.tokens = tokens;
+        this.names = names;
         this.sessions = sessions;
     }
 
@@ -35,10 +40,13 @@ class Session {
         repository.saveContext(context, request, response);
     }
 
+    /** Of a session that is gone already, its name is taken from the browser. */
     void end(HttpServletRequest request, HttpServletResponse response) {
         HttpSession session = request.getSession(false);
         if (session != null) {
             session.invalidate();
+        } else if (SignedOut.byTime(request)) {
+            names.writeCookieValue(new CookieValue(request, response, ""));
         }
         SecurityContextHolder.clearContext();
         tokens.saveToken(null, request, response);

@@ -1,5 +1,6 @@
 package org.stratopneum.web.door.account;
 
+import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
@@ -28,6 +29,7 @@ class SignInController {
     private static final String SIGN_IN = "door/account/sign-in";
     private static final String RECOVER = "door/account/recover";
     private static final String HOME = "redirect:/";
+    private static final String BEFORE = "before";
 
     private final Accounts accounts;
     private final SignInGuard guard;
@@ -92,8 +94,32 @@ class SignInController {
     }
 
     @GetMapping("/sign-in")
-    String signIn(Model model) {
+    String signIn(HttpServletRequest request, Model model) {
+        TypedBefore.carried(request).ifPresent(typed -> model.addAttribute(BEFORE, typed));
         return form(SIGN_IN, "", Map.of(), model);
+    }
+
+    /** A form was sent after its session had ended: what was typed in it waits at the door. */
+    @PostMapping("/sign-in/again")
+    String signInAgain(HttpServletRequest request, HttpServletResponse response, Model model) {
+        Object path = request.getAttribute(RequestDispatcher.FORWARD_REQUEST_URI);
+        if (path == null) {
+            return "redirect:/sign-in";
+        }
+        response.setStatus(HttpStatus.UNAUTHORIZED.value());
+        model.addAttribute(BEFORE, TypedBefore.of(path.toString(), request.getParameterMap()));
+        return form(SIGN_IN, "", Map.of(), model);
+    }
+
+    /** Signed in again, with what was typed before: it is sent once more, by itself where scripts run. */
+    @GetMapping("/sign-in/again")
+    String sendAgain(HttpServletRequest request, Model model) {
+        return TypedBefore.take(request)
+                .map(typed -> {
+                    model.addAttribute(BEFORE, typed);
+                    return "door/account/again";
+                })
+                .orElse(HOME);
     }
 
     @PostMapping("/sign-in")
@@ -103,13 +129,23 @@ class SignInController {
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
-        return enter(
+        Optional<TypedBefore> before = TypedBefore.carried(request);
+        before.ifPresent(typed -> model.addAttribute(BEFORE, typed));
+        String next = enter(
                 name,
                 SIGN_IN,
                 request,
                 response,
                 model,
                 () -> accounts.signIn(name, password, request.getRemoteAddr()));
+        if (before.isEmpty() || !next.equals(HOME)) {
+            return next;
+        }
+        if (before.get().fields().isEmpty()) {
+            return "redirect:" + before.get().path();
+        }
+        before.get().keep(request);
+        return "redirect:/sign-in/again";
     }
 
     @GetMapping("/recover")

@@ -7,6 +7,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.stratopneum.web.rider.RiderPrincipal;
 import org.stratopneum.web.rider.Riders;
+import org.thymeleaf.context.LazyContextVariable;
 
 /** What the frame of every page needs to know. */
 @ControllerAdvice
@@ -31,15 +32,23 @@ class PageAttributes {
         }
     }
 
-    /** How the rider wants pages: light or dark, and whether single letters are shortcuts. */
+    /**
+     * How the rider wants pages: light or dark, and whether single letters are shortcuts. Asked for when the page is
+     * written: by then most pages know their rider.
+     */
     @ModelAttribute("look")
-    Look look(Authentication authentication) {
-        if (!signedIn(authentication)) {
-            return Look.USUAL;
-        }
-        return riders.find()
-                .map(rider -> new Look(rider.theme().name().toLowerCase(Locale.ROOT), rider.letterKeys()))
-                .orElse(Look.USUAL);
+    LazyContextVariable<Look> look(Authentication authentication) {
+        return new LazyContextVariable<>() {
+            @Override
+            protected Look loadValue() {
+                return signedIn(authentication)
+                        ? riders.find()
+                                .map(rider ->
+                                        new Look(rider.theme().name().toLowerCase(Locale.ROOT), rider.letterKeys()))
+                                .orElse(Look.USUAL)
+                        : Look.USUAL;
+            }
+        };
     }
 
     /** @param theme system, light or dark */

@@ -39,11 +39,11 @@ class DigestMail {
         if (summary.now().isEmpty() && summary.days().isEmpty()) {
             text.append(wording.text("digest.mail.nothing")).append(LINE);
         }
-        part(text, wording.text("agenda.now"), summary.now());
+        part(text, wording.text("todo.now"), summary.now());
         summary.days().forEach(day -> part(text, day.day(), day.lines()));
-        part(text, wording.text("agenda.to-buy"), summary.buy());
+        part(text, wording.text("todo.to-buy"), summary.buy());
         String stop = post.link("/digest/stop?key=" + digest.secret());
-        text.append(LINE).append(wording.text("digest.mail.foot", post.link("/agenda"), stop));
+        text.append(LINE).append(wording.text("digest.mail.foot", post.link("/todo"), stop));
         return new Post.Letter(
                 digest.address(),
                 wording.text("digest.mail.subject", summary.now().size(), summary.ahead()),

@@ -1,76 +1,85 @@
 package org.stratopneum.web.due.today;
 
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.log.LogOutcome;
-import org.stratopneum.web.platform.drawing.WheelDrawing;
+import org.stratopneum.web.platform.drawing.BikeDrawing;
 
 /**
  * A bike on the first page: rear wheel left, front wheel right.
  *
- * @param write what the form for its readings needs, or null where it has not both tires on
+ * @param drawing both wheels on the ground, or null while neither has a tire; {@code alt} what it shows
+ * @param entry the form for its readings, or null where it has not both tires on
  * @param outcome what was just written for it, or null
  */
 public record BikeCard(
         UUID id,
         String name,
         String wheelset,
-        String ride,
-        String system,
+        BikeDrawing drawing,
+        String alt,
         List<WheelCard> wheels,
-        Write write,
+        Entry entry,
         LogOutcome outcome) {
 
     /**
      * One wheel in words.
      *
-     * @param told what to set, or null while it cannot be told
-     * @param onGauge what the gauge in hand shows then, or null where it shows the same
-     * @param own the rider's own number and how far it is from what is told, or null
-     * @param reading last reading, or null
-     * @param sideCode below, inside, above, or none
-     * @param trip what takes the rider to the shed for it, or null
-     * @param misfit whether its tire cannot stand on its rim
+     * @param now what it holds, or null without a reading; {@code estimated} whether that is carried on from the reading
+     * @param state code and word of its state
+     * @param since the last reading and the loss, or that there is none
+     * @param notes what is to be known besides
+     * @param dry whether its sealant is too little to seal
+     * @param alarm that more is in it than its tire or rim can take, or null
      */
     public record WheelCard(
             UUID id,
             WheelPosition position,
-            WheelDrawing drawing,
-            String size,
-            String tire,
-            String told,
+            String now,
             String unit,
-            String beside,
-            String onGauge,
-            String own,
-            String window,
-            String reading,
-            String age,
-            String side,
-            String sideCode,
-            Trip trip,
-            boolean blocked,
-            boolean misfit) {}
+            boolean estimated,
+            String state,
+            String word,
+            String since,
+            List<String> notes,
+            boolean dry,
+            String alarm) {}
 
     /**
-     * One trip to the shed.
+     * The form for both readings, with fresh ids, so that sending it twice writes once.
      *
-     * @param now whether something of it is due today, or was before
-     * @param leak whether a leak is to be looked for
+     * @param unit name of the unit that is typed, {@code symbol} as it is written
+     * @param told what is recommended, rear and front; null where nothing may be set
+     * @param typed what was typed before
+     * @param errors what was wrong with it, by field
+     * @param asked what was probably meant, by field
      */
-    public record Trip(String text, boolean now, boolean leak) {}
+    public record Entry(
+            UUID rearEntry,
+            UUID frontEntry,
+            String unit,
+            String symbol,
+            Told told,
+            Map<String, String> typed,
+            Map<String, String> errors,
+            Map<String, String> asked) {
 
-    /**
-     * Fresh ids, so that sending a form twice writes once, and what a touch on "set as told" would write.
-     *
-     * @param unit name of the unit that is typed
-     * @param toldRear null where nothing may be set
-     */
-    public record Write(
-            UUID rearEntry, UUID frontEntry, String unit, String symbol, String toldRear, String toldFront) {
-        public boolean settable() {
-            return toldRear != null;
+        /** What is recommended, as numbers, and as the gauge in hand shows them. */
+        public record Told(String rear, String front, String rearShown, String frontShown) {
+            public String shown(String side) {
+                return "rear".equals(side) ? rearShown : frontShown;
+            }
+        }
+
+        public String text(String field) {
+            return typed.getOrDefault(field, "");
+        }
+
+        /** The field to begin with again, or null. */
+        public String faulty() {
+            return errors.keySet().stream().findFirst().orElse(null);
         }
     }
 }

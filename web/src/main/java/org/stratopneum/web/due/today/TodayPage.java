@@ -1,15 +1,25 @@
 package org.stratopneum.web.due.today;
 
 import java.util.List;
+import org.stratopneum.web.due.TodoRow;
 
 /**
  * The first page.
  *
- * @param shed the wheels that want the shed today, in words; empty when none does
- * @param open job cards, and searches for leaks, in the middle of being done, one line for each wheel
+ * @param headline what to do now
+ * @param notice a sentence at the top, by its message, or null
+ * @param todo what is due, the first of it
+ * @param more how many more lines wait on the list
+ * @param shelf what lies on the shelf, in words
  */
-public record TodayPage(List<BikeCard> bikes, String shed, List<Open> open) {
+public record TodayPage(
+        List<BikeCard> bikes, Headline headline, String notice, List<TodoRow> todo, int more, String shelf) {
 
-    /** Work on a wheel that goes on at {@code path}; {@code state} says until when it waits. */
-    public record Open(String path, String job, String where, String state) {}
+    /**
+     * What to do now, in a sentence, and the one thing that pumping alone does not mend.
+     *
+     * @param why what it comes from
+     * @param act what the button says, or null where there is none; {@code path} where it leads, {@code icon} its sign
+     */
+    public record Headline(String text, String why, String act, String path, String icon) {}
 }

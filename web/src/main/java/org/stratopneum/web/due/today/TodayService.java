@@ -1,216 +1,301 @@
 package org.stratopneum.web.due.today;
 
-import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.pressure.BikeAdvice;
-import org.stratopneum.core.pressure.PressureWindow;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.core.tire.TireOnRim;
-import org.stratopneum.web.due.OpenWork;
-import org.stratopneum.web.due.WheelDues;
+import org.stratopneum.web.due.DueEntries;
+import org.stratopneum.web.due.DueEntry;
+import org.stratopneum.web.due.TodoRow;
+import org.stratopneum.web.due.TodoRows;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
-import org.stratopneum.web.fleet.bikes.HandGauge;
+import org.stratopneum.web.fleet.bikes.PressureNow;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
-import org.stratopneum.web.jobs.OpenCards;
 import org.stratopneum.web.log.LogOutcome;
 import org.stratopneum.web.log.LogOutcomes;
 import org.stratopneum.web.log.Logbook;
-import org.stratopneum.web.platform.drawing.WheelDrawing;
+import org.stratopneum.web.parts.shelf.ShelfKind;
+import org.stratopneum.web.platform.drawing.BikeDrawing;
+import org.stratopneum.web.platform.drawing.WheelDial;
 import org.stratopneum.web.platform.wording.DateText;
-import org.stratopneum.web.platform.wording.GroundText;
 import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.platform.wording.PressureText;
+import org.stratopneum.web.platform.wording.ProblemWording;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.pressure.AdvisedPressures;
-import org.stratopneum.web.pressure.BikeAdvisor;
-import org.stratopneum.web.pressure.OwnNumber;
+import org.stratopneum.web.pressure.ReadingForm;
+import org.stratopneum.web.pressure.ReadingWriter;
 import org.stratopneum.web.pressure.WindowWording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 
-/** Gathers the first page: the usual advice of every bike beside its last readings. */
+/** Gathers the first page, and writes the readings that are typed there. */
 @Service
 class TodayService {
 
+    private static final int ROWS = 5;
+
+    private final DueEntries dues;
+    private final TodoRows rows;
+    private final Headlines headlines;
     private final Garage garage;
     private final Riders riders;
-    private final BikeAdvisor advisor;
     private final Logbook logbook;
+    private final LogOutcomes outcomes;
+    private final ReadingWriter writer;
+    private final Dials dials;
     private final Wording wording;
     private final WindowWording windows;
-    private final LogOutcomes outcomes;
-    private final ShedTrips trips;
-    private final WheelDues wheelDues;
-    private final OwnNumber ownNumber;
-    private final List<OpenWork> openWork;
+    private final ProblemWording problemWording;
 
     TodayService(
+            DueEntries dues,
+            TodoRows rows,
+            Headlines headlines,
             Garage garage,
             Riders riders,
-            BikeAdvisor advisor,
             Logbook logbook,
+            LogOutcomes outcomes,
+            ReadingWriter writer,
+            Dials dials,
             Wording wording,
             WindowWording windows,
-            LogOutcomes outcomes,
-            ShedTrips trips,
-            WheelDues wheelDues,
-            OwnNumber ownNumber,
-            List<OpenWork> openWork) {
-        this.openWork = openWork;
-        this.ownNumber = ownNumber;
-        this.wheelDues = wheelDues;
-        this.windows = windows;
-        this.outcomes = outcomes;
-        this.trips = trips;
+            ProblemWording problemWording) {
+        this.dues = dues;
+        this.rows = rows;
+        this.headlines = headlines;
         this.garage = garage;
         this.riders = riders;
-        this.advisor = advisor;
         this.logbook = logbook;
+        this.outcomes = outcomes;
+        this.writer = writer;
+        this.dials = dials;
         this.wording = wording;
+        this.windows = windows;
+        this.problemWording = problemWording;
     }
+
+    /** Readings of a bike that could not be written as they were typed. */
+    private record Again(UUID bike, ReadingForm form, List<Problem> problems) {}
 
     /**
      * @param written entries that were just written, or null
-     * @param struck entries that were just struck through, or null
+     * @param struck entries that were just deleted, or null
      */
     @Transactional(readOnly = true)
     TodayPage page(List<UUID> written, List<UUID> struck) {
-        Rider rider = riders.self();
-        Instant now = logbook.now();
-        LogOutcome outcome = outcomes.of(written, struck, rider);
-        List<BikeState> bikes = garage.bikes();
-        WheelDues.Known dues = wheelDues.known(bikes, rider, now);
-        List<OpenCards.OpenCard> open = dues.cards();
-        List<BikeCard> cards = bikes.stream()
-                .map(bike -> card(
-                        bike, dues, rider, now, outcome != null && bike.id().equals(outcome.bikeId()) ? outcome : null))
+        return page(outcomes.of(written, struck, riders.self()), null, null);
+    }
+
+    private TodayPage page(LogOutcome outcome, Again again, String notice) {
+        DueEntries.All all = dues.all();
+        List<BikeCard> cards = all.bikes().stream()
+                .map(bike -> card(bike, all, outcome, again))
                 .toList();
+        List<TodoRow> todo = rows.of(
+                all.matters().stream()
+                        .filter(matter -> matter.isDueOn(all.today()))
+                        .sorted(Comparator.comparing(TodayService::pressing))
+                        .toList(),
+                all.today());
         return new TodayPage(
                 cards,
-                shed(cards),
-                Stream.concat(open.stream().map(card -> said(card, rider, now)), begun(bikes, rider))
-                        .toList());
+                headlines.of(cards, all),
+                notice,
+                todo.subList(0, Math.min(ROWS, todo.size())),
+                Math.max(0, todo.size() - ROWS),
+                wording.text(
+                        "today.shelf",
+                        all.shelf().stream()
+                                .filter(item -> item.kind() == ShelfKind.SEALANT)
+                                .count()));
     }
 
-    private TodayPage.Open said(OpenCards.OpenCard card, Rider rider, Instant now) {
-        boolean waits = card.waitsUntil() != null && now.isBefore(card.waitsUntil());
-        return new TodayPage.Open(
-                "/cards/" + card.card() + "?wheel=" + card.wheelId(),
-                wording.of("job", card.job()),
-                card.bike() + " " + wording.of("position", card.position()),
-                waits
-                        ? wording.text("card.waits", DateText.moment(card.waitsUntil(), rider.zoneId()))
-                        : wording.text("today.card.open"));
+    /** What is amiss first, then what is in progress. */
+    private static int pressing(DueEntry matter) {
+        return switch (matter.kind()) {
+            case AMISS -> 0;
+            case CARD -> 1;
+            default -> 2;
+        };
     }
 
-    /** What was begun on wheels that are in a bike. */
-    private Stream<TodayPage.Open> begun(List<BikeState> bikes, Rider rider) {
-        return openWork.stream()
-                .flatMap(work -> work.begun().stream())
-                .flatMap(begun -> bikes.stream()
-                        .flatMap(bike -> bike.wheel(begun.wheelId()).stream()
-                                .map(wheel -> new TodayPage.Open(
-                                        begun.path(),
-                                        wording.text(begun.message()),
-                                        bike.name() + " " + wording.of("position", wheel.position()),
-                                        wording.text("agenda.since", DateText.date(begun.since(), rider.zoneId()))))));
+    /** What came of readings that were typed. */
+    record Wrote(List<UUID> ids, TodayPage again) {}
+
+    @Transactional
+    Wrote write(UUID bikeId, Map<String, String> parameters) {
+        BikeState bike = garage.bike(bikeId);
+        Rider rider = riders.self();
+        Optional<AdvisedPressures> told = dials.settable(bike, rider);
+        ReadingForm form = ReadingForm.typed(parameters);
+        Problems problems = new Problems();
+        return form.readings(problems, bike, told, rider.zoneId(), logbook.now())
+                .map(readings -> new Wrote(writer.write(bike, rider, form, readings, told), null))
+                .orElseGet(() -> new Wrote(null, page(null, new Again(bikeId, form, problems.list()), null)));
     }
 
-    private String shed(List<BikeCard> cards) {
-        return cards.stream()
-                .flatMap(card -> card.wheels().stream()
-                        .filter(wheel -> wheel.trip() != null && wheel.trip().now())
-                        .map(wheel -> card.name() + " " + wording.of("position", wheel.position())))
-                .collect(Collectors.joining(", "));
+    /** Both wheels stand at what is recommended, unless that has changed since the rider saw it. */
+    @Transactional
+    Wrote setBoth(UUID bikeId, Map<String, String> parameters) {
+        BikeState bike = garage.bike(bikeId);
+        Rider rider = riders.self();
+        ReadingForm form = ReadingForm.typed(parameters);
+        return dials.settable(bike, rider)
+                .filter(told -> PressureText.number(told.pressure(WheelPosition.REAR), told.unit())
+                        .equals(form.text("toldRear")))
+                .filter(told -> PressureText.number(told.pressure(WheelPosition.FRONT), told.unit())
+                        .equals(form.text("toldFront")))
+                .map(told -> new Wrote(
+                        writer.writeAsTold(
+                                bike,
+                                rider,
+                                told,
+                                Map.of(
+                                        WheelPosition.REAR, form.entryId(WheelPosition.REAR),
+                                        WheelPosition.FRONT, form.entryId(WheelPosition.FRONT))),
+                        null))
+                .orElseGet(() -> new Wrote(null, page(null, null, "pressure.told-changed")));
     }
 
-    private BikeCard card(BikeState bike, WheelDues.Known dues, Rider rider, Instant now, LogOutcome outcome) {
-        Optional<BikeAdvice> advice = advisor.adviseUsual(bike);
-        Optional<AdvisedPressures> told = advice.map(found -> AdvisedPressures.of(found, rider.pressureUnit()));
+    private BikeCard card(BikeState bike, DueEntries.All all, LogOutcome outcome, Again again) {
+        Optional<BikeAdvice> advice = Optional.ofNullable(all.advice().get(bike.id()));
         List<BikeCard.WheelCard> wheels = new ArrayList<>();
+        Map<WheelPosition, WheelDial> drawn = new LinkedHashMap<>();
         for (WheelPosition position : WheelPosition.values()) {
-            bike.wheel(position)
-                    .ifPresent(wheel -> wheels.add(wheelCard(wheel, bike.hand(), advice, told, dues, rider, now)));
+            bike.wheel(position).ifPresent(wheel -> {
+                wheels.add(wheelCard(bike, wheel, own(advice, position), all));
+                dials.of(wheel, own(advice, position), all).ifPresent(dial -> drawn.put(position, dial));
+            });
         }
         return new BikeCard(
                 bike.id(),
                 bike.name(),
                 bike.wheelsetName(),
-                GroundText.shares(bike.ground(), wording),
-                advice.map(found -> systemOf(found, rider)).orElse(""),
+                drawn.isEmpty() ? null : new BikeDrawing(drawn.get(WheelPosition.REAR), drawn.get(WheelPosition.FRONT)),
+                wheels.stream()
+                        .map(wheel -> wording.text(
+                                "today.alt." + (wheel.now() == null ? "none" : "now"),
+                                wording.of("position", wheel.position()),
+                                wheel.now(),
+                                wheel.unit(),
+                                wheel.word()))
+                        .reduce(bike.name() + ".", (all1, one) -> all1 + " " + one),
                 wheels,
-                bike.rollable() ? writeOf(advice, rider.pressureUnit()) : null,
-                outcome);
+                bike.rollable() ? entry(bike, advice, all.rider(), again) : null,
+                outcome != null && bike.id().equals(outcome.bikeId()) ? outcome : null);
     }
 
-    private static String systemOf(BikeAdvice advice, Rider rider) {
-        double kg = advice.rear().wheel().load().kg()
-                + advice.front().wheel().load().kg();
-        return Numbers.fixed(rider.massUnit().fromCore(kg), 0) + " "
-                + rider.massUnit().symbol();
+    private static WheelAdvice own(Optional<BikeAdvice> advice, WheelPosition position) {
+        return advice.map(found -> position == WheelPosition.REAR ? found.rear() : found.front())
+                .orElse(null);
     }
 
-    private static BikeCard.Write writeOf(Optional<BikeAdvice> advice, PressureUnit unit) {
-        Optional<AdvisedPressures> told = advice.flatMap(found -> AdvisedPressures.settable(found, unit));
-        return new BikeCard.Write(
-                UUID.randomUUID(),
-                UUID.randomUUID(),
+    private BikeCard.Entry entry(BikeState bike, Optional<BikeAdvice> advice, Rider rider, Again again) {
+        PressureUnit unit = rider.pressureUnit();
+        boolean mine = again != null && bike.id().equals(again.bike);
+        Map<String, String> typed = new LinkedHashMap<>();
+        Map<String, String> errors = new LinkedHashMap<>();
+        Map<String, String> asked = new LinkedHashMap<>();
+        if (mine) {
+            again.problems.forEach(problem -> errors.putIfAbsent(
+                    problem.field(), again.form.meant(problem.field()) == null ? problemWording.message(problem) : ""));
+            for (String side : List.of("rear", "front")) {
+                for (String field : List.of(side, side + "Unit", side + "Sure")) {
+                    typed.put(field, again.form.text(field));
+                }
+                if (again.form.meant(side) != null) {
+                    asked.put(side, again.form.question(side, unit, wording));
+                }
+            }
+        }
+        return new BikeCard.Entry(
+                mine ? again.form.entryId(WheelPosition.REAR) : UUID.randomUUID(),
+                mine ? again.form.entryId(WheelPosition.FRONT) : UUID.randomUUID(),
                 unit.name(),
                 unit.symbol(),
-                told.map(found -> PressureText.number(found.rear(), unit)).orElse(null),
-                told.map(found -> PressureText.number(found.front(), unit)).orElse(null));
+                advice.flatMap(found -> AdvisedPressures.settable(found, unit))
+                        .map(told -> new BikeCard.Entry.Told(
+                                PressureText.number(told.pressure(WheelPosition.REAR), unit),
+                                PressureText.number(told.pressure(WheelPosition.FRONT), unit),
+                                shown(bike, told, WheelPosition.REAR),
+                                shown(bike, told, WheelPosition.FRONT)))
+                        .orElse(null),
+                typed,
+                errors,
+                asked);
     }
 
-    private BikeCard.WheelCard wheelCard(
-            WheelState wheel,
-            HandGauge hand,
-            Optional<BikeAdvice> advice,
-            Optional<AdvisedPressures> bothTold,
-            WheelDues.Known dues,
-            Rider rider,
-            Instant now) {
-        PressureUnit unit = rider.pressureUnit();
-        Optional<WheelAdvice> own =
-                advice.map(found -> wheel.position() == WheelPosition.REAR ? found.rear() : found.front());
-        Optional<GaugePressure> told = bothTold.map(found -> found.pressure(wheel.position()));
-        Optional<PressureWindow> window = own.map(WheelAdvice::window);
-        Optional<GaugePressure> read = wheel.lastReading().map(reading -> reading.pressure());
-        WindowWording.Side side =
-                read.map(found -> windows.side(window.orElse(null), found)).orElse(WindowWording.Side.NONE);
+    private static String shown(BikeState bike, AdvisedPressures told, WheelPosition position) {
+        return PressureText.number(bike.hand().fit().toShown(told.pressure(position)), told.unit());
+    }
+
+    private BikeCard.WheelCard wheelCard(BikeState bike, WheelState wheel, WheelAdvice advice, DueEntries.All all) {
+        PressureUnit unit = all.rider().pressureUnit();
+        Optional<PressureNow> now = all.known().pressure(wheel);
+        Dials.State state = dials.state(wheel, advice, now);
+        List<String> notes = new ArrayList<>();
+        if (wheel.tire().isEmpty()) {
+            notes.add(wording.text("today.no-tire"));
+        } else if (!wheel.fits()) {
+            notes.add(wording.text("today.misfit"));
+        } else if (advice == null) {
+            notes.add(wording.text("today.cannot-tell"));
+        } else if (advice.blocked()) {
+            notes.add(wording.text("today.blocked"));
+        } else {
+            GaugePressure told = GaugePressure.of(AdvisedPressures.rounded(advice, unit), unit);
+            bike.hand()
+                    .shows(told)
+                    .map(shown -> wording.text("gauge.on", bike.hand().name(), PressureText.text(shown, unit)))
+                    .ifPresent(notes::add);
+        }
         return new BikeCard.WheelCard(
                 wheel.wheelId(),
                 wheel.position(),
-                wheel.tireOnRim().map(TireOnRim::section).map(WheelDrawing::of).orElse(null),
-                wheel.size(),
-                wheel.tire().map(WheelState.Tire::name).orElse(""),
-                told.map(found -> PressureText.number(found, unit)).orElse(null),
-                PressureText.name(unit),
-                told.map(found -> PressureText.text(found, PressureText.beside(unit)))
-                        .orElse(""),
-                told.flatMap(hand::shows)
-                        .map(shown -> wording.text("gauge.on", hand.name(), PressureText.text(shown, unit)))
-                        .orElse(null),
-                ownNumber.said(wheel.dialled(), told.orElse(null), unit),
-                window.map(found -> windows.range(found, unit)).orElse(""),
-                read.map(found -> PressureText.text(found, unit)).orElse(null),
-                wheel.lastReading()
-                        .map(reading -> DateText.of(reading.at(), now, rider.zoneId(), wording))
-                        .orElse(""),
-                side.word(),
-                side.code(),
-                trips.of(wheel, window.orElse(null), dues).orElse(null),
-                own.map(WheelAdvice::blocked).orElse(false),
-                wheel.tire().isPresent() && !wheel.fits());
+                now.map(found -> PressureText.number(found.likely(), unit)).orElse(null),
+                unit.symbol(),
+                now.map(PressureNow::estimated).orElse(false),
+                state.code(),
+                state.word(),
+                since(wheel, all),
+                notes,
+                dials.dry(wheel, all),
+                state.code().equals("blocks")
+                        ? wheel.ceiling()
+                                .map(Ceiling::pressure)
+                                .map(most -> wording.text("today.over", PressureText.text(most, unit)))
+                                .orElse(null)
+                        : null);
+    }
+
+    private String since(WheelState wheel, DueEntries.All all) {
+        if (wheel.lastReading().isEmpty()) {
+            return wheel.tire().isEmpty() ? "" : wording.text("today.never-read");
+        }
+        WheelState.Reading last = wheel.lastReading().get();
+        String read = wording.text(
+                "today.last",
+                PressureText.number(last.pressure(), all.rider().pressureUnit()),
+                DateText.day(last.at(), all.known().now(), all.rider().zoneId(), wording));
+        return all.known()
+                .leak(wheel.wheelId())
+                .flatMap(due -> all.known().losses().get(wheel.wheelId()).loss().rate())
+                .map(rate -> wording.text("today.last.loss", read, Numbers.fixed(100 * rate.lossPerDay(), 0)))
+                .orElse(read);
     }
 }

@@ -16,7 +16,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.stratopneum.core.agenda.DueItem;
 import org.stratopneum.core.agenda.PressureLooks;
 import org.stratopneum.core.leak.AirLoss;
 import org.stratopneum.core.leak.GaugeNoise;
@@ -97,13 +96,6 @@ public class AirLosses {
             read.forEach(one -> losses.put(one.wheelId, one.loss(read)));
         }
         return losses;
-    }
-
-    /** The leaks that are to be looked for, by wheel. */
-    public Map<UUID, DueItem> due(List<BikeState> bikes, Collection<LogRow> rows, Rider rider, Instant now) {
-        return of(bikes, rows, rider, now).values().stream()
-                .flatMap(loss -> loss.due(rider).stream())
-                .collect(Collectors.toMap(DueItem::wheelId, item -> item));
     }
 
     private static Stream<WheelState> states(BikeState bike) {

@@ -44,6 +44,6 @@ class CorrectionController {
         }
         return outcome.wheel() == null
                 ? "redirect:/log"
-                : "redirect:/wheels/" + outcome.wheel() + "?written=" + outcome.entry();
+                : "redirect:/wheels/" + outcome.wheel() + "/history?written=" + outcome.entry();
     }
 }

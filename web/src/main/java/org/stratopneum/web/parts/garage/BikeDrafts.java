@@ -107,7 +107,7 @@ public class BikeDrafts {
             return null;
         }
         BikeState standing = draft.shown().standing();
-        var reader = new AdviceWording.Reader(draft.form().units(), draft.zone(), logbook.now());
+        var reader = new AdviceWording.Reader(draft.form().units(), draft.zone(), logbook.now(), Map.of());
         return advisor.advise(standing, draft.shown().ride())
                 .map(advice ->
                         adviceWording.view(standing, advice, draft.shown().ride(), reader))

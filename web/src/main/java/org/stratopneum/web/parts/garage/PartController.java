@@ -24,7 +24,7 @@ class PartController {
     private static final String FIT = "parts/garage/fit";
 
     /** Where the question stands; nobody is led elsewhere. */
-    private static final Pattern OWN_PAGE = Pattern.compile("/(bikes|tires)/[0-9a-f-]{36}(/pressure)?");
+    private static final Pattern OWN_PAGE = Pattern.compile("/(bikes|tires|wheels)/[0-9a-f-]{36}");
 
     private final PartService service;
     private final FitService fitService;

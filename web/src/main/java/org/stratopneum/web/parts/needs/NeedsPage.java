@@ -1,9 +1,9 @@
 package org.stratopneum.web.parts.needs;
 
 import java.util.List;
-import java.util.UUID;
 import org.stratopneum.core.fit.TapeMaterial;
 import org.stratopneum.core.fit.TapeStart;
+import org.stratopneum.web.fleet.bikes.WheelHead;
 import org.stratopneum.web.platform.drawing.TapeDrawing;
 import org.stratopneum.web.platform.wording.FitText;
 import org.stratopneum.web.platform.wording.FormView;
@@ -23,9 +23,7 @@ import org.stratopneum.web.platform.wording.Units;
  * @param list all of it, with amounts
  */
 record NeedsPage(
-        UUID wheel,
-        String where,
-        String bike,
+        WheelHead head,
         boolean tubeless,
         FormView form,
         Units units,

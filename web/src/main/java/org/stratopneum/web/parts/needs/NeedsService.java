@@ -22,8 +22,7 @@ import org.stratopneum.core.sealant.SealantFamily;
 import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.FitParts;
-import org.stratopneum.web.fleet.bikes.Garage;
-import org.stratopneum.web.fleet.bikes.WheelPlace;
+import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.Logbook;
@@ -47,7 +46,7 @@ import org.stratopneum.web.rider.Riders;
 @Service
 class NeedsService {
 
-    private final Garage garage;
+    private final WheelHeads heads;
     private final Riders riders;
     private final Wording wording;
     private final ProblemWording problemWording;
@@ -60,7 +59,7 @@ class NeedsService {
     private final FitWording fits;
 
     NeedsService(
-            Garage garage,
+            WheelHeads heads,
             Riders riders,
             Wording wording,
             ProblemWording problemWording,
@@ -78,7 +77,7 @@ class NeedsService {
         this.shelfWording = shelfWording;
         this.logbook = logbook;
         this.valves = valves;
-        this.garage = garage;
+        this.heads = heads;
         this.riders = riders;
         this.wording = wording;
         this.problemWording = problemWording;
@@ -88,11 +87,11 @@ class NeedsService {
     @Transactional(readOnly = true)
     NeedsPage page(UUID wheelId, Map<String, String> parameters) {
         Rider rider = riders.self();
-        WheelPlace place = garage.place(wheelId);
+        WheelHeads.Known known = heads.of(wheelId, rider);
         NeedsForm form = NeedsForm.of(parameters);
         FormReader reader = form.reader();
-        BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
-        WheelState now = bike.wheel(place.position()).orElseThrow();
+        BikeState bike = known.bike();
+        WheelState now = known.wheel();
         WheelState wheel = planned(now, reader.choice("as", SetupKind.class).orElse(null));
         Units units = rider.units();
         Optional<NeedsForm.Chosen> chosen = NeedsForm.read(reader, units.length());
@@ -105,9 +104,7 @@ class NeedsService {
                 : List.of();
         List<NeedsPage.Dose> doses = tubeless ? doses(wheel, chosen, units) : List.of();
         return new NeedsPage(
-                wheelId,
-                wording.of("position", wheel.position()),
-                place.bikeName(),
+                known.head(),
                 tubeless,
                 new FormView(
                         form.typed(), problemWording.messages(reader.problems().list())),

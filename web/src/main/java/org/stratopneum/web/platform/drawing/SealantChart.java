@@ -1,35 +1,25 @@
 package org.stratopneum.web.platform.drawing;
 
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.stratopneum.core.sealant.SealantForecast;
+import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Numbers;
-import org.stratopneum.web.platform.wording.Wording;
 
 /**
  * Sealant in a tire over the days since it was last renewed: the middle of what is expected, its band, dips with their
- * doubt, the least that works, and the days to look and to refresh as flags. Positions are in drawing units,
- * {@link #WIDTH} by {@link #HEIGHT}, the origin at the top left.
+ * doubt, hatched what is too little, and the days to check and to refresh as pennants.
  */
-public record SealantChart(
-        String band,
-        String middle,
-        double minimumY,
-        Double todayX,
-        List<Dip> dips,
-        Flag check,
-        Flag refresh,
-        List<Tick> across,
-        List<Tick> up) {
+public final class SealantChart {
 
-    public static final int WIDTH = 640;
-    public static final int HEIGHT = 220;
-
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Wording.LOCALE);
+    private static final double WIDTH = 656;
+    private static final double HEIGHT = 272;
+    private static final double LEFT = 46;
+    private static final double RIGHT = 20;
+    private static final double TOP = 74;
+    private static final double BOTTOM = 40;
+    private static final double FLAG = 112;
     private static final int MOST_TICKS = 5;
 
     /** What is expected on a day (ml). */
@@ -38,92 +28,148 @@ public record SealantChart(
     /** A dip (ml) with its standard deviation (ml). */
     public record Seen(LocalDate day, double ml, double sigmaMl) {}
 
-    /** A dip's place, with the ends of its doubt. */
-    public record Dip(double x, double y, double top, double bottom) {}
-
-    /** A day to keep, with its date. */
-    public record Flag(double x, String label) {}
-
-    /** A mark on an axis. */
-    public record Tick(double at, String label) {}
-
-    /** @param expected oldest first, at least two days; {@code perMl} what a millilitre is in the unit that is shown */
-    public static SealantChart of(
+    /**
+     * What is drawn.
+     *
+     * @param expected oldest first, at least two days
+     * @param leastMl what is too little lies under this (ml)
+     * @param perMl what a millilitre is in the unit that is shown
+     */
+    public record Shown(
             List<Expected> expected,
             List<Seen> seen,
-            double minimumMl,
+            double leastMl,
             LocalDate today,
             LocalDate check,
             LocalDate refresh,
-            double perMl) {
-        LocalDate first = expected.get(0).day();
-        LocalDate last = expected.get(expected.size() - 1).day();
-        double most = minimumMl;
-        for (Expected at : expected) {
-            most = Math.max(most, at.ml.p90());
+            double perMl) {}
+
+    /** What is lettered. */
+    public record Words(String today, String check, String refresh, String least, String unit) {}
+
+    private final Shown shown;
+    private final Words words;
+    private final LocalDate first;
+    private final long days;
+    private final double most;
+
+    public SealantChart(Shown shown, Words words) {
+        this.shown = shown;
+        this.words = words;
+        first = shown.expected.get(0).day();
+        days = Math.max(
+                1,
+                ChronoUnit.DAYS.between(
+                        first, shown.expected.get(shown.expected.size() - 1).day()));
+        double highest = shown.leastMl;
+        for (Expected at : shown.expected) {
+            highest = Math.max(highest, at.ml.p90());
         }
-        for (Seen at : seen) {
-            most = Math.max(most, at.ml + at.sigmaMl);
+        for (Seen at : shown.seen) {
+            highest = Math.max(highest, at.ml + at.sigmaMl);
         }
-        Axes axes = new Axes(first, ChronoUnit.DAYS.between(first, last), most * 1.08);
+        most = highest * 1.08;
+    }
+
+    public String viewBox() {
+        return Svg.of("0 0 %.0f %.0f", WIDTH, HEIGHT);
+    }
+
+    private double x(LocalDate day) {
+        return LEFT + (WIDTH - LEFT - RIGHT) * ChronoUnit.DAYS.between(first, day) / days;
+    }
+
+    private double y(double ml) {
+        return HEIGHT - BOTTOM - ml / most * (HEIGHT - TOP - BOTTOM);
+    }
+
+    public String body() {
+        double bottom = y(0);
+        double right = WIDTH - RIGHT;
+        Svg svg = new Svg();
         StringBuilder upper = new StringBuilder();
         StringBuilder lower = new StringBuilder();
         StringBuilder middle = new StringBuilder();
-        for (int i = 0; i < expected.size(); i++) {
-            Expected at = expected.get(i);
-            upper.append(axes.point(i == 0 ? "M" : "L", at.day, at.ml.p90()));
-            lower.insert(0, axes.point("L", at.day, at.ml.p10()));
-            middle.append(axes.point(i == 0 ? "M" : "L", at.day, at.ml.p50()));
+        for (Expected at : shown.expected) {
+            String command = upper.isEmpty() ? "M" : "L";
+            upper.append(Svg.of("%s%.1f %.1f", command, x(at.day), y(at.ml.p90())));
+            lower.insert(0, Svg.of("L%.1f %.1f", x(at.day), y(at.ml.p10())));
+            middle.append(Svg.of("%s%.1f %.1f", command, x(at.day), y(at.ml.p50())));
         }
-        return new SealantChart(
-                upper.append(lower).append("Z").toString(),
-                middle.toString(),
-                axes.y(minimumMl),
-                today.isBefore(first) || today.isAfter(last) ? null : axes.x(today),
-                seen.stream()
-                        .map(dip -> new Dip(
-                                axes.x(dip.day),
-                                axes.y(dip.ml),
-                                axes.y(dip.ml + dip.sigmaMl),
-                                axes.y(Math.max(0, dip.ml - dip.sigmaMl))))
-                        .toList(),
-                new Flag(axes.x(check), DAY.format(check)),
-                new Flag(axes.x(refresh), DAY.format(refresh)),
-                axes.across(),
-                axes.up(perMl));
+        svg.path("milk-2", upper.append(lower).append("Z").toString());
+        double step = Ticks.step(most * shown.perMl, MOST_TICKS);
+        for (double at = 0; at <= most * shown.perMl; at += step) {
+            double y = y(at / shown.perMl);
+            svg.line("l", LEFT - 5, y, LEFT, y).text("num2", LEFT - 9, y + 5, "end", Numbers.upTo(at, 1));
+        }
+        svg.text("num2", LEFT - 9, TOP - 8, "end", words.unit)
+                .line("l", LEFT, TOP, LEFT, bottom)
+                .line("l", LEFT, bottom, right, bottom)
+                .rect("forbid", LEFT, y(shown.leastMl), right - LEFT, bottom - y(shown.leastMl))
+                .line("l", LEFT, y(shown.leastMl), right, y(shown.leastMl))
+                .path("milk-m", middle.toString())
+                .text("lab2 on-film", LEFT + 8, y(shown.leastMl) + 19, "start", words.least);
+        shown.seen.forEach(dip -> dip(svg, dip));
+        flag(svg, shown.check, "mark", words.check, shown.refresh);
+        flag(svg, shown.refresh, "ink", words.refresh, null);
+        today(svg, bottom);
+        dates(svg, bottom);
+        return svg.toString();
     }
 
-    private record Axes(LocalDate first, long days, double most) {
+    private void dip(Svg svg, Seen dip) {
+        double x = x(dip.day);
+        double high = y(dip.ml + dip.sigmaMl);
+        double low = y(Math.max(0, dip.ml - dip.sigmaMl));
+        svg.path("l", "M%.1f %.1fV%.1fM%.1f %.1fh10M%.1f %.1fh10", x, high, low, x - 5, high, x - 5, low)
+                .path("hub-i", "M%.1f %.1fl6 6-6 6-6-6z", x, y(dip.ml) - 6);
+    }
 
-        double x(LocalDate day) {
-            return WIDTH * ChronoUnit.DAYS.between(first, day) / (double) Math.max(1, days);
+    private void today(Svg svg, double bottom) {
+        if (!within(shown.today)) {
+            return;
         }
+        double x = x(shown.today);
+        double ml = shown.expected.stream()
+                .filter(at -> !at.day.isAfter(shown.today))
+                .reduce((earlier, later) -> later)
+                .map(at -> at.ml.p50())
+                .orElse(0.0);
+        svg.line("l", x, TOP - 14, x, bottom)
+                .text("milk-tx on-film", Math.max(LEFT + 40, Math.min(WIDTH - 60, x)), TOP - 20, "middle", words.today)
+                .circle("milk-o", x, y(ml), 6);
+    }
 
-        double y(double ml) {
-            return HEIGHT * (1 - ml / most);
+    private boolean within(LocalDate day) {
+        return !day.isBefore(first) && !day.isAfter(first.plusDays(days));
+    }
+
+    /** A pennant at a day; to the left where it would stand over the next one, or beyond the edge. */
+    private void flag(Svg svg, LocalDate day, String tone, String words1, LocalDate next) {
+        if (!within(day)) {
+            return;
         }
+        double x = x(day);
+        boolean left =
+                x > WIDTH - RIGHT - FLAG || next != null && within(next) && x(next) - x < FLAG + 12 && x > FLAG + LEFT;
+        double width = left ? -FLAG : FLAG;
+        svg.line("flag-l-" + tone, x, y(0), x, 6)
+                .path("flag-" + tone, "M%.1f 6h%.1fl%d 18 %d 18h%.1fz", x, width, left ? 9 : -9, left ? -9 : 9, -width)
+                .text("cap", left ? x - FLAG + 16 : x + 7, 20, "start", words1)
+                .text("num", left ? x - FLAG + 16 : x + 7, 37, "start", DateText.dayAndMonth(day));
+    }
 
-        String point(String command, LocalDate day, double ml) {
-            return String.format(Locale.ROOT, "%s%.1f %.1f ", command, x(day), y(ml));
-        }
-
-        List<Tick> across() {
-            List<Tick> ticks = new ArrayList<>();
-            long step = Math.max(1, days / MOST_TICKS);
-            for (long day = 0; day <= days - step / 2; day += step) {
-                LocalDate at = first.plusDays(day);
-                ticks.add(new Tick(x(at), DAY.format(at)));
-            }
-            return ticks;
-        }
-
-        List<Tick> up(double perMl) {
-            double step = Ticks.step(most * perMl, MOST_TICKS);
-            List<Tick> ticks = new ArrayList<>();
-            for (double at = 0; at <= most * perMl; at += step) {
-                ticks.add(new Tick(y(at / perMl), Numbers.upTo(at, 1)));
-            }
-            return ticks;
+    private void dates(Svg svg, double bottom) {
+        long each = Math.max(1, Math.round(Math.ceil(days / (double) MOST_TICKS)));
+        for (long day = 0; day <= days; day += each) {
+            LocalDate at = first.plusDays(day);
+            svg.line("l", x(at), bottom, x(at), bottom + 6)
+                    .text(
+                            "num2",
+                            x(at),
+                            bottom + 23,
+                            day == 0 ? "start" : day + each > days ? "end" : "middle",
+                            DateText.dayAndMonth(at));
         }
     }
 }

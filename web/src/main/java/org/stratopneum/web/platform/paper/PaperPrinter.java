@@ -18,7 +18,7 @@ import org.thymeleaf.context.Context;
 @Component
 public class PaperPrinter {
 
-    private static final String FAMILY = "Saira";
+    private static final String FAMILY = "National Park";
     private static final int REGULAR = 400;
     private static final int SEMI_BOLD = 600;
 
@@ -38,8 +38,8 @@ public class PaperPrinter {
             new PdfRendererBuilder()
                     .useFastMode()
                     .useSVGDrawer(drawer)
-                    .useFont(font("Saira_400Regular.ttf"), FAMILY, REGULAR, FontStyle.NORMAL, true)
-                    .useFont(font("Saira_600SemiBold.ttf"), FAMILY, SEMI_BOLD, FontStyle.NORMAL, true)
+                    .useFont(font("NationalPark_400Regular.ttf"), FAMILY, REGULAR, FontStyle.NORMAL, true)
+                    .useFont(font("NationalPark_600SemiBold.ttf"), FAMILY, SEMI_BOLD, FontStyle.NORMAL, true)
                     .useUriResolver((base, uri) -> null)
                     .withHtmlContent(page, "")
                     .toStream(out)

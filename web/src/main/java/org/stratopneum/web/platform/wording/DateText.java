@@ -16,6 +16,8 @@ public final class DateText {
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Wording.LOCALE);
     private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEEE, d MMM", Wording.LOCALE);
     private static final DateTimeFormatter SHORT_DAY = DateTimeFormatter.ofPattern("EEE d MMM", Wording.LOCALE);
+    private static final DateTimeFormatter DAY_AND_MONTH = DateTimeFormatter.ofPattern("d MMM", Wording.LOCALE);
+    private static final DateTimeFormatter WEEKDAY_NAME = DateTimeFormatter.ofPattern("EEEE", Wording.LOCALE);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE, d MMMM yyyy", Wording.LOCALE);
 
     private DateText() {}
@@ -40,6 +42,20 @@ public final class DateText {
         return days > 1 ? wording.text("age.days", days) : moment(then, zone);
     }
 
+    /** "just now", "today", "yesterday", "on Thursday", "on 12 Nov": where the hour does not matter. */
+    public static String day(Instant then, Instant now, ZoneId zone, Wording wording) {
+        long minutes = Duration.between(then, now).toMinutes();
+        if (minutes >= 0 && minutes < 60) {
+            return of(then, now, zone, wording);
+        }
+        LocalDate day = LocalDate.ofInstant(then, zone);
+        long days = ChronoUnit.DAYS.between(day, LocalDate.ofInstant(now, zone));
+        if (days == 0 || days == 1) {
+            return wording.text(days == 0 ? "age.day.today" : "age.day.yesterday");
+        }
+        return wording.text("age.day.on", days > 1 && days < 7 ? WEEKDAY_NAME.format(day) : DAY_AND_MONTH.format(day));
+    }
+
     public static String moment(Instant then, ZoneId zone) {
         return MOMENT.format(then.atZone(zone));
     }
@@ -61,6 +77,11 @@ public final class DateText {
     /** "Sat 28 Nov": in a narrow column. */
     public static String shortDay(LocalDate day) {
         return SHORT_DAY.format(day);
+    }
+
+    /** "28 Nov": a day of this year, or of the months around. */
+    public static String dayAndMonth(LocalDate day) {
+        return DAY_AND_MONTH.format(day);
     }
 
     public static String time(Instant then, ZoneId zone) {

@@ -1,7 +1,7 @@
 package org.stratopneum.web.pressure.air;
 
 import java.util.List;
-import java.util.UUID;
+import org.stratopneum.web.fleet.bikes.WheelHead;
 import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.Units;
 
@@ -15,9 +15,7 @@ import org.stratopneum.web.platform.wording.Units;
  * @param chamber verdicts on the chamber, empty without one
  */
 record AirPage(
-        UUID wheel,
-        String where,
-        String bike,
+        WheelHead head,
         boolean hasTire,
         String lead,
         FormView form,

@@ -16,8 +16,7 @@ import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.fleet.bikes.BikeState;
-import org.stratopneum.web.fleet.bikes.Garage;
-import org.stratopneum.web.fleet.bikes.WheelPlace;
+import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.FormView;
@@ -36,7 +35,7 @@ import org.stratopneum.web.rider.Riders;
 @Service
 class AirService {
 
-    private final Garage garage;
+    private final WheelHeads heads;
     private final Riders riders;
     private final BikeAdvisor advisor;
     private final Wording wording;
@@ -44,13 +43,13 @@ class AirService {
     private final ProblemWording problemWording;
 
     AirService(
-            Garage garage,
+            WheelHeads heads,
             Riders riders,
             BikeAdvisor advisor,
             Wording wording,
             VerdictWording verdicts,
             ProblemWording problemWording) {
-        this.garage = garage;
+        this.heads = heads;
         this.riders = riders;
         this.advisor = advisor;
         this.wording = wording;
@@ -63,9 +62,9 @@ class AirService {
     AirPage page(UUID wheelId, Map<String, String> parameters) {
         Rider rider = riders.self();
         Units units = rider.units();
-        WheelPlace place = garage.place(wheelId);
-        BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
-        WheelState wheel = bike.wheel(place.position()).orElseThrow();
+        WheelHeads.Known known = heads.of(wheelId, rider);
+        BikeState bike = known.bike();
+        WheelState wheel = known.wheel();
         Optional<GaugePressure> ceiling = wheel.ceiling().map(Ceiling::pressure);
         AirForm form = AirForm.of(parameters, told(bike, wheel, rider), units);
         Optional<AirForm.Asked> asked = form.read(ceiling);
@@ -75,9 +74,7 @@ class AirService {
             answers.of(asked.get(), litres.get(), ceiling.orElse(null));
         }
         return new AirPage(
-                wheelId,
-                wording.of("position", wheel.position()),
-                place.bikeName(),
+                known.head(),
                 litres.isPresent(),
                 litres.flatMap(volume -> lead(wheel, volume, units)).orElse(""),
                 new FormView(

@@ -1,6 +1,7 @@
 package org.stratopneum.web.pressure.livegauge;
 
 import java.util.UUID;
+import org.stratopneum.web.fleet.bikes.WheelHead;
 
 /**
  * A wheel whose gauge is watched.
@@ -13,10 +14,7 @@ import java.util.UUID;
  * @param fault what is wrong with what was sent, or null
  */
 record LiveGaugePage(
-        UUID wheel,
-        UUID bikeId,
-        String bike,
-        String where,
+        WheelHead head,
         String told,
         String gauge,
         String unit,

@@ -11,8 +11,8 @@ import org.stratopneum.core.check.Range;
 import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.fleet.bikes.BikeState;
-import org.stratopneum.web.fleet.bikes.Garage;
-import org.stratopneum.web.fleet.bikes.WheelPlace;
+import org.stratopneum.web.fleet.bikes.WheelHead;
+import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogEntry;
@@ -35,7 +35,7 @@ class LiveGaugeService {
     private static final double USUAL_LITRES = 4;
     private static final Range KPA = GaugePressure.TIRE_KPA;
 
-    private final Garage garage;
+    private final WheelHeads heads;
     private final Riders riders;
     private final BikeAdvisor advisor;
     private final Logbook logbook;
@@ -43,13 +43,13 @@ class LiveGaugeService {
     private final ProblemWording problemWording;
 
     LiveGaugeService(
-            Garage garage,
+            WheelHeads heads,
             Riders riders,
             BikeAdvisor advisor,
             Logbook logbook,
             Wording wording,
             ProblemWording problemWording) {
-        this.garage = garage;
+        this.heads = heads;
         this.riders = riders;
         this.advisor = advisor;
         this.logbook = logbook;
@@ -58,16 +58,15 @@ class LiveGaugeService {
     }
 
     /** A wheel with its bike and what is told for it. */
-    private record Asked(Rider rider, BikeState bike, WheelState wheel, Optional<GaugePressure> told) {}
+    private record Asked(Rider rider, WheelHead head, BikeState bike, WheelState wheel, Optional<GaugePressure> told) {}
 
     private Asked ask(UUID wheelId) {
         Rider rider = riders.self();
-        WheelPlace place = garage.place(wheelId);
-        BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
-        Optional<GaugePressure> told = advisor.adviseUsual(bike)
+        WheelHeads.Known known = heads.of(wheelId, rider);
+        Optional<GaugePressure> told = advisor.adviseUsual(known.bike())
                 .flatMap(advice -> AdvisedPressures.settable(advice, rider.pressureUnit()))
-                .map(found -> found.pressure(place.position()));
-        return new Asked(rider, bike, bike.wheel(place.position()).orElseThrow(), told);
+                .map(found -> found.pressure(known.place().position()));
+        return new Asked(rider, known.head(), known.bike(), known.wheel(), told);
     }
 
     /** @throws org.stratopneum.web.platform.fault.NotThereException when this rider has no such wheel */
@@ -85,10 +84,7 @@ class LiveGaugeService {
                 .or(() -> asked.told().map(GaugePressure::kpa))
                 .orElse(0.0);
         return new LiveGaugePage(
-                wheel.wheelId(),
-                asked.bike().id(),
-                asked.bike().name(),
-                wording.of("position", wheel.position()),
+                asked.head(),
                 asked.told()
                         .map(found -> asked.bike().hand().fit().toShown(found))
                         .map(found -> PressureText.both(found, asked.rider().pressureUnit()))

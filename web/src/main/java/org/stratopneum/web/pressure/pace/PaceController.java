@@ -18,7 +18,7 @@ class PaceController {
         this.service = service;
     }
 
-    @GetMapping("/wheels/{id}/pace")
+    @GetMapping("/wheels/{id}/leaks")
     String pace(@PathVariable UUID id, @RequestParam Map<String, String> typed, Model model) {
         model.addAttribute("page", service.page(id, typed));
         return "pressure/pace/pace";

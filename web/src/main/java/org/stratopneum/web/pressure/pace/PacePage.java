@@ -2,7 +2,8 @@ package org.stratopneum.web.pressure.pace;
 
 import java.util.List;
 import java.util.UUID;
-import org.stratopneum.web.platform.drawing.ReadingsChart;
+import org.stratopneum.web.fleet.bikes.WheelHead;
+import org.stratopneum.web.platform.drawing.LossChart;
 import org.stratopneum.web.platform.wording.FormView;
 
 /**
@@ -17,14 +18,12 @@ import org.stratopneum.web.platform.wording.FormView;
  * @param evening what to set now for later, in words, or null
  * @param holeForm how fast it went down, or null without a tire that goes with its rim
  * @param hole how large a hole does that, in words, or null
- * @param chart readings at 20 C with what was fitted, or null without any
+ * @param hold whether it held its air since it was last pumped, or null while that is not known
+ * @param chart readings at 20 C since it was last pumped, or null without any; {@code chartSaid} what it shows
  * @param unit symbol of its pressures
  */
 record PacePage(
-        UUID id,
-        String where,
-        String bike,
-        boolean tire,
+        WheelHead head,
         Rate rate,
         Change change,
         String flat,
@@ -35,19 +34,23 @@ record PacePage(
         Evening evening,
         FormView holeForm,
         String hole,
-        ReadingsChart chart,
+        Hold hold,
+        LossChart chart,
+        String chartSaid,
         String unit,
         List<Span> spans,
         List<Band> bands) {
 
     /**
      * @param code of the shape of its class
+     * @param number the percent in a day, {@code percent} with its doubt
      * @param again when to read again, or null
      */
     record Rate(
             String code,
             String word,
             String what,
+            String number,
             String percent,
             String pressure,
             String half,
@@ -67,6 +70,15 @@ record PacePage(
 
     /** @param code of the shape of what speaks against it, or null where nothing does */
     record Evening(String set, String span, String code, String against) {}
+
+    /**
+     * Whether it holds.
+     *
+     * @param read the two readings
+     * @param loss of a day, with its doubt
+     * @param code of the state's shape
+     */
+    record Hold(String read, String loss, String word, String code) {}
 
     /** Readings between two inflations. */
     record Span(String from, String until, int readings, String fell) {}

@@ -1,6 +1,5 @@
 package org.stratopneum.web.pressure.pace;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -8,7 +7,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -22,9 +23,8 @@ import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
-import org.stratopneum.web.fleet.bikes.AirLosses;
 import org.stratopneum.web.fleet.bikes.BikeState;
-import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelLoss;
 import org.stratopneum.web.fleet.bikes.WheelPlace;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
@@ -33,7 +33,7 @@ import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogRow;
 import org.stratopneum.web.log.LogWording;
 import org.stratopneum.web.log.Logbook;
-import org.stratopneum.web.platform.drawing.ReadingsChart;
+import org.stratopneum.web.platform.drawing.LossChart;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.ProblemWording;
@@ -55,35 +55,32 @@ class PaceService {
 
     private static final int NEAR_AFTER = 1;
 
-    /** A fitted fall is drawn with so many points. */
-    private static final int CURVE_POINTS = 24;
-
-    private final Garage garage;
     private final Riders riders;
     private final BikeAdvisor advisor;
     private final Logbook logbook;
     private final LogWording logWording;
-    private final AirLosses airLosses;
+    private final WheelHeads heads;
+    private final HoldReading holds;
     private final PaceWording words;
     private final Wording wording;
     private final ProblemWording problemWording;
 
     PaceService(
-            Garage garage,
             Riders riders,
             BikeAdvisor advisor,
             Logbook logbook,
             LogWording logWording,
-            AirLosses airLosses,
+            WheelHeads heads,
+            HoldReading holds,
             PaceWording words,
             Wording wording,
             ProblemWording problemWording) {
-        this.garage = garage;
         this.riders = riders;
         this.advisor = advisor;
         this.logbook = logbook;
         this.logWording = logWording;
-        this.airLosses = airLosses;
+        this.heads = heads;
+        this.holds = holds;
         this.words = words;
         this.wording = wording;
         this.problemWording = problemWording;
@@ -93,11 +90,12 @@ class PaceService {
     @Transactional(readOnly = true)
     PacePage page(UUID id, Map<String, String> typed) {
         Rider rider = riders.self();
-        WheelPlace place = garage.place(id);
-        BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
-        WheelState wheel = bike.wheel(place.position()).orElseThrow();
+        WheelHeads.Known known = heads.of(id, rider);
+        WheelPlace place = known.place();
+        BikeState bike = known.bike();
+        WheelState wheel = known.wheel();
         Instant now = logbook.now();
-        Optional<WheelLoss> read = airLosses.of(bike, place.position());
+        Optional<WheelLoss> read = known.loss();
         Optional<AirLoss> loss = read.map(WheelLoss::loss);
         Optional<PressureOutlook> outlook = loss.flatMap(AirLoss::outlook);
         Optional<WheelAdvice> advice = advisor.adviseUsual(bike)
@@ -109,10 +107,7 @@ class PaceService {
         Optional<HoleForm> hole = wheel.tireOnRim()
                 .map(onRim -> HoleForm.of(typed, onRim.section().airVolumeL(), bike.heightM(), rider.pressureUnit()));
         return new PacePage(
-                id,
-                wording.of("position", place.position()),
-                place.bikeName(),
-                read.isPresent(),
+                known.head(),
                 loss.flatMap(found ->
                                 found.rate().map(rate -> words.rate(rate, found, bike.heightM(), told, wheel, rider)))
                         .orElse(null),
@@ -135,7 +130,13 @@ class PaceService {
                                 problemWording.messages(form.reader().problems().list())))
                         .orElse(null),
                 hole.flatMap(HoleForm::diameterMm).map(words::hole).orElse(null),
-                read.map(found -> chart(found, window, rider, now)).orElse(null),
+                wheel.tire()
+                        .flatMap(tire -> holds.of(since(tire.since(), id), rider))
+                        .orElse(null),
+                read.flatMap(found -> chart(found, advice.orElse(null), rider, now))
+                        .orElse(null),
+                read.map(found -> wording.text("pace.chart", found.turns().size()))
+                        .orElse(null),
                 rider.pressureUnit().symbol(),
                 read.map(found -> spans(found, rider)).orElse(List.of()),
                 loss.map(words::bands).orElse(List.of()));
@@ -183,25 +184,46 @@ class PaceService {
         return spans.subList(0, Math.min(LATEST_SPANS, spans.size()));
     }
 
-    /** All at 20 C, so that what is drawn is what was fitted. */
-    private static ReadingsChart chart(WheelLoss read, PressureWindow window, Rider rider, Instant now) {
-        if (read.turns().isEmpty()) {
-            return null;
-        }
-        List<ReadingsChart.Reading> readings = read.turns().stream()
-                .map(turn -> new ReadingsChart.Reading(
-                        turn.reading().at(), turn.reading().at20(read.heightM()), turn.afterInflation()))
+    private List<LogRow> since(Instant fitted, UUID wheel) {
+        return logbook.ofWheel(wheel, LogKind.READINGS, READINGS).stream()
+                .filter(row -> !row.happenedAt().isBefore(fitted))
                 .toList();
-        List<List<ReadingsChart.Reading>> curves =
-                read.loss().fits().stream().map(PaceService::curve).toList();
-        return ReadingsChart.of(readings, curves, window, rider.pressureUnit(), rider.zoneId(), now);
     }
 
-    private static List<ReadingsChart.Reading> curve(AirLoss.Fit fit) {
-        Duration step = Duration.between(fit.start(), fit.end()).dividedBy(CURVE_POINTS);
-        return Stream.iterate(fit.start(), at -> at.plus(step))
-                .limit(CURVE_POINTS + 1L)
-                .map(at -> new ReadingsChart.Reading(at, fit.at(at), false))
-                .toList();
+    /** The last span, and the one before where that has only begun; all at 20 C, as it was fitted. */
+    private Optional<LossChart> chart(WheelLoss read, WheelAdvice advice, Rider rider, Instant now) {
+        List<List<LeakReading>> spans = Turn.spans(read.turns());
+        if (spans.isEmpty()) {
+            return Optional.empty();
+        }
+        List<LeakReading> span = spans.get(spans.size() - 1);
+        Set<Instant> pumped = read.turns().stream()
+                .filter(Turn::afterInflation)
+                .map(turn -> turn.reading().at())
+                .collect(Collectors.toSet());
+        PressureOutlook outlook = read.loss().outlook().orElse(null);
+        PressureWindow window = advice == null ? null : advice.window();
+        GaugePressure floor = advice == null ? null : advice.limits().floor();
+        return Optional.of(new LossChart(
+                new LossChart.Shown(
+                        span.stream()
+                                .map(reading -> new LossChart.Read(
+                                        reading.at(),
+                                        reading.at20(read.heightM()),
+                                        pumped.contains(reading.at()),
+                                        wording.text(
+                                                pumped.contains(reading.at())
+                                                        ? "pace.chart.pumped"
+                                                        : "pace.chart.read")))
+                                .toList(),
+                        outlook,
+                        read.loss().bands().from(LeakClass.SLOW),
+                        window,
+                        floor,
+                        PaceWording.code(read.loss().named()),
+                        rider.pressureUnit(),
+                        rider.zoneId(),
+                        now),
+                words.chart(outlook, window, floor, rider)));
     }
 }

@@ -25,6 +25,7 @@ import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.platform.drawing.LossChart;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.platform.wording.PressureText;
@@ -64,6 +65,9 @@ public class PaceWording {
                 "pace.percent", share(rate.lossPerDay()), share(rate.lowLossPerDay()), share(rate.highLossPerDay()));
     }
 
+    /** From here on a percent is not told with parts of one (ratio). */
+    private static final double WHOLE = 0.03;
+
     private static String share(double ratio) {
         return Numbers.fixed(PERCENT * ratio, 1);
     }
@@ -76,6 +80,7 @@ public class PaceWording {
                         ? wording.text("pace.class.LEAK.perhaps-fast")
                         : wording.of("pace.class", rate.named()),
                 wording.text("pace.class." + rate.named() + ".then"),
+                Numbers.fixed(PERCENT * rate.lossPerDay(), rate.lossPerDay() < WHOLE ? 1 : 0),
                 percent(rate),
                 told == null ? null : atTold(rate, told, rider.pressureUnit()),
                 half > LONG_DAYS
@@ -294,6 +299,22 @@ public class PaceWording {
                                 "pace.span.fell",
                                 PressureText.number(first.at20(heightM), unit),
                                 PressureText.text(last.at20(heightM), unit)));
+    }
+
+    /** What is lettered in the chart; {@code low} the lower end of the target range, or null. */
+    LossChart.Words chart(PressureOutlook outlook, PressureWindow window, GaugePressure floor, Rider rider) {
+        return new LossChart.Words(
+                wording.text("todo.today"),
+                wording.text("pace.chart.range"),
+                wording.text("pace.chart.sound"),
+                floor == null ? null : wording.text("rule.lowest", PressureText.number(floor, rider.pressureUnit())),
+                outlook == null || window == null
+                        ? null
+                        : outlook.under(window.low())
+                                .map(under -> wording.text(
+                                        "pace.chart.under",
+                                        DateText.dayAndMonth(LocalDate.ofInstant(under.likely(), rider.zoneId()))))
+                                .orElse(null));
     }
 
     List<PacePage.Band> bands(AirLoss loss) {

@@ -1,5 +1,6 @@
 package org.stratopneum.web.pressure.ridden;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Insert;
@@ -18,6 +19,9 @@ interface TrackMapper {
 
     @Select(TRACKS + "where id = #{id}")
     Optional<KeptTrack> track(UUID id);
+
+    @Select(TRACKS + "where highest_m is not null order by started_at desc nulls last, kept_at desc limit #{limit}")
+    List<KeptTrack> highest(int limit);
 
     @Select("select exists (select 1 from log_current where kind = 'RIDDEN' and detail ->> 'track' = #{id})")
     boolean ridden(String id);

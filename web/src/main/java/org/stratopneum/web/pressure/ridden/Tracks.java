@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.core.io.InputStreamSource;
@@ -16,12 +17,13 @@ import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.track.Track;
 import org.stratopneum.core.track.TrackReader;
+import org.stratopneum.web.fleet.places.Place;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.fault.NotThereException;
 
 /** Keeps recorded rides with their files, byte for byte; no more of a file than a piece stands in memory. */
 @Service
-class Tracks {
+public class Tracks {
 
     /** Larger than any ride that was ridden (bytes). */
     static final long LARGEST = 100L << 20;
@@ -29,6 +31,9 @@ class Tracks {
     private static final int PIECE = 256 << 10;
     private static final int LONGEST_NAME = 200;
     static final String FIELD = "file";
+
+    /** More are not offered to be ridden again. */
+    private static final int MOST_ROUTES = 12;
 
     private final TrackMapper mapper;
     private final Logbook logbook;
@@ -79,6 +84,24 @@ class Tracks {
         } catch (NoSuchAlgorithmException exception) {
             throw new IllegalStateException(exception);
         }
+    }
+
+    /** Recorded rides with their heights, the latest first, each as the place at its highest point. */
+    @Transactional(readOnly = true)
+    public List<Place> routes() {
+        return mapper.highest(MOST_ROUTES).stream()
+                .map(track -> new Place(
+                        track.id(),
+                        track.name(),
+                        track.highestM(),
+                        false,
+                        null,
+                        null,
+                        track.latitudeDeg(),
+                        track.longitudeDeg(),
+                        null,
+                        0))
+                .toList();
     }
 
     private UUID insert(String name, long bytes, byte[] sha256, Track track, InputStreamSource file)

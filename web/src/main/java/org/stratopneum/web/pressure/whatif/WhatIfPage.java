@@ -1,9 +1,9 @@
 package org.stratopneum.web.pressure.whatif;
 
 import java.util.List;
-import java.util.UUID;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.web.fleet.bikes.WheelHead;
 import org.stratopneum.web.platform.drawing.StrikeDrawing;
 import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.Units;
@@ -16,14 +16,7 @@ import org.stratopneum.web.platform.wording.Units;
  * @param strikes strike index against pressure, or null
  */
 record WhatIfPage(
-        UUID wheel,
-        String where,
-        String bike,
-        boolean possible,
-        FormView form,
-        Units units,
-        List<Column> columns,
-        StrikeDrawing strikes) {
+        WheelHead head, boolean possible, FormView form, Units units, List<Column> columns, StrikeDrawing strikes) {
 
     /** The columns that are typed, by the letter that their fields begin with. */
     public List<String> typed() {

@@ -14,8 +14,7 @@ import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.GaugeStep;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
-import org.stratopneum.web.fleet.bikes.BikeState;
-import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelPlace;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.platform.drawing.StrikeDrawing;
@@ -36,7 +35,7 @@ import org.stratopneum.web.rider.Riders;
 @Service
 class WhatIfService {
 
-    private final Garage garage;
+    private final WheelHeads heads;
     private final Riders riders;
     private final BikeAdvisor advisor;
     private final Wording wording;
@@ -45,14 +44,14 @@ class WhatIfService {
     private final ProblemWording problemWording;
 
     WhatIfService(
-            Garage garage,
+            WheelHeads heads,
             Riders riders,
             BikeAdvisor advisor,
             Wording wording,
             WindowWording windows,
             VerdictWording verdicts,
             ProblemWording problemWording) {
-        this.garage = garage;
+        this.heads = heads;
         this.riders = riders;
         this.advisor = advisor;
         this.wording = wording;
@@ -66,13 +65,10 @@ class WhatIfService {
     WhatIfPage page(UUID wheelId, Map<String, String> parameters) {
         Rider rider = riders.self();
         Units units = rider.units();
-        WheelPlace place = garage.place(wheelId);
-        BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
-        String where = wording.of("position", place.position());
-        Optional<WheelAdvice> stands = advisor.adviseUsual(bike).map(advice -> own(advice, place));
+        WheelHeads.Known known = heads.of(wheelId, rider);
+        Optional<WheelAdvice> stands = advisor.adviseUsual(known.bike()).map(advice -> own(advice, known.place()));
         if (stands.isEmpty()) {
-            return new WhatIfPage(
-                    wheelId, where, place.bikeName(), false, new FormView(Map.of(), Map.of()), units, List.of(), null);
+            return new WhatIfPage(known.head(), false, new FormView(Map.of(), Map.of()), units, List.of(), null);
         }
         WhatIfForm form = WhatIfForm.of(stands.get().wheel(), units, parameters);
         List<WhatIfPage.Column> columns = new ArrayList<>();
@@ -88,15 +84,7 @@ class WhatIfService {
         FormView view = new FormView(
                 form.reader().typed(),
                 problemWording.messages(form.reader().problems().list()));
-        return new WhatIfPage(
-                wheelId,
-                where,
-                place.bikeName(),
-                true,
-                view,
-                units,
-                columns,
-                StrikeDrawing.of(strikes, units.pressure()));
+        return new WhatIfPage(known.head(), true, view, units, columns, StrikeDrawing.of(strikes, units.pressure()));
     }
 
     private static WheelAdvice own(BikeAdvice advice, WheelPlace place) {

@@ -90,7 +90,7 @@ class CalculatorsTest {
                 .isCloseTo(43.3, within(0.05));
         assertThat(rear.get("loadKg").asDouble()).isCloseTo(91 * 0.52, within(1e-9));
         assertThat(rear.get("steps").get(0).get("code").asString()).isEqualTo("base");
-        assertThat(rear.get("steps").get(0).get("name").asString()).isEqualTo("Charted pressure");
+        assertThat(rear.get("steps").get(0).get("name").asString()).isEqualTo("Base pressure");
         assertThat(rear.get("verdicts")).hasSize(1);
         assertThat(rear.get("verdicts").get(0).get("code").asString()).isEqualTo("usual-ceiling");
         assertThat(rear.get("verdicts").get(0).get("level").asString()).isEqualTo("FINE");

@@ -188,7 +188,7 @@ class LogForScriptsTest {
     @Test
     void aTokenOpensNothingOnceItIsTakenAway() {
         String page = guest.get("/tokens").body();
-        assertThat(page).contains("Gauge", "reads and writes").doesNotContain("id=\"fresh\"");
+        assertThat(page).contains("Gauge", "read and add").doesNotContain("id=\"fresh\"");
         script.get(LOG);
         assertThat(guest.get("/tokens").body()).contains("used ");
         String token = guest.ids("/tokens", "/tokens/").get(0);
@@ -206,7 +206,7 @@ class LogForScriptsTest {
         HttpResponse<String> refused =
                 guest.post("/tokens", Map.of("newId", UUID.randomUUID().toString(), "name", " "));
         assertThat(refused.statusCode()).isEqualTo(422);
-        assertThat(refused.body()).contains("is missing").doesNotContain("id=\"fresh\"");
+        assertThat(refused.body()).contains("Required").doesNotContain("id=\"fresh\"");
     }
 
     private String reading(UUID id, double kpa) {

@@ -147,7 +147,10 @@ class AccountsTest {
     void anAddressThatTriesManyNamesMustWaitToo() {
         String from = "198.51.100." + name.hashCode();
         for (int i = 0; i < 31; i++) {
-            guard.failed("unknown " + i, from);
+            guard.failed(
+                    "No sealant logged since this tire was fitted: amount and age are unknown. Add what went in, or dip, shake or look in today."
+                            + i,
+                    from);
         }
         assertThat(guard.waitFor("a name never tried", from)).isPositive();
         assertThat(guard.waitFor("a name never tried", address)).isZero();

@@ -22,13 +22,13 @@ class DatabaseAwayTest {
 
     @Test
     void whileTheDatabaseIsAwayEveryPageSaysSoAndAfterwardsAllIsThere() {
-        ThrowAwayDatabase database = ThrowAwayDatabase.start();
+        ThrowAwayDatabase database = ThrowAwayDatabase.startDurable();
         try (ConfigurableApplicationContext context = RunningApplication.Started.startOn(database)) {
             Site site = RunningApplication.siteOf(context);
             Guest guest = Guest.withAccount(site);
             database.kill();
             saysSo(() -> guest.get("/"));
-            saysSo(() -> site.get("/agenda"));
+            saysSo(() -> site.get("/todo"));
             saysSo(() -> guest.post("/tires", Map.of("size", "57-622")));
             HttpResponse<String> script = site.get("/api/v1/log", "Authorization", "Bearer " + "a".repeat(40));
             assertThat(script.statusCode()).isEqualTo(503);

@@ -68,14 +68,17 @@ class DigestTest {
         Guest reader = new Guest(site);
         String link = link("/digest/confirm");
         String key = link.substring(link.indexOf("key=") + 4);
-        assertThat(reader.post("/digest/confirm", Map.of("key", key)).body()).contains("It comes from now on");
+        assertThat(reader.post("/digest/confirm", Map.of("key", key)).body())
+                .contains("Confirmed. Every email has a link to stop it.");
     }
 
     @Test
     void nothingIsSentBeforeTheAddressWasConfirmedByItsReader() {
-        assertThat(page()).contains("No mail is sent", "stays on this machine");
+        assertThat(page()).contains("No email is sent.", "stays on this machine");
         assertThat(order(address, "DAY")).isEqualTo(302);
-        assertThat(page()).contains("A question was sent to " + address).doesNotContain("Send one now");
+        assertThat(page())
+                .contains("Check " + address + " for a link to confirm.")
+                .doesNotContain("Send one now");
         assertThat(mail.to(address)).hasSize(1);
         assertThat(rider.post("/digest/now", Map.of()).statusCode()).isEqualTo(404);
         MovableClock.after(Duration.ofDays(2), sender::sendDue);
@@ -84,8 +87,8 @@ class DigestTest {
         String link = link("/digest/confirm");
         assertThat(new Guest(site).get(link).body())
                 .as("following it changes nothing")
-                .contains("Yes, send it");
-        assertThat(page()).contains("A question was sent to");
+                .contains("Confirm");
+        assertThat(page()).contains("for a link to confirm.");
         var again = rider.post("/digest", Map.of("address", address, "every", "DAY"));
         assertThat(again.statusCode()).isEqualTo(422);
         assertThat(again.body()).contains("was asked just now", address);
@@ -95,7 +98,7 @@ class DigestTest {
     @Test
     void aConfirmedDigestIsSentWhenItsTimeComesAndOnce() {
         confirmed("DAY");
-        assertThat(page()).contains("Mail goes to " + address);
+        assertThat(page()).contains("Email goes to " + address);
         int before = mail.to(address).size();
         MovableClock.after(Duration.ofHours(25), () -> {
             sender.sendDue();
@@ -104,9 +107,9 @@ class DigestTest {
         assertThat(mail.to(address)).hasSize(before + 1);
         MailCatcher.Caught caught = mail.to(address).get(0);
         assertThat(caught.subject()).contains("due now");
-        assertThat(caught.text()).contains("Plover rear", "read it once", "/digest/stop?key=");
+        assertThat(caught.text()).contains("Plover rear", "Take a first reading", "/digest/stop?key=");
         assertThat(caught.stop()).contains("/digest/stop?key=");
-        assertThat(page()).contains("Mail that came", "Plover rear");
+        assertThat(page()).contains("Emails so far", "Plover rear");
         MovableClock.after(Duration.ofHours(49), sender::sendDue);
         assertThat(mail.to(address)).hasSize(before + 2);
     }
@@ -117,12 +120,12 @@ class DigestTest {
         assertThat(rider.post("/digest/now", Map.of()).statusCode()).isEqualTo(302);
         String link = link("/digest/stop");
         Guest reader = new Guest(site);
-        assertThat(reader.get(link).body()).contains("No more mail");
-        assertThat(page()).as("not by looking").contains("Mail goes to");
+        assertThat(reader.get(link).body()).contains("Stop emails");
+        assertThat(page()).as("not by looking").contains("Email goes to");
         assertThat(reader.post("/digest/stop", Map.of("key", link.substring(link.indexOf("key=") + 4)))
                         .body())
-                .contains("No more mail comes");
-        assertThat(page()).contains("No mail is sent");
+                .contains("Stopped.");
+        assertThat(page()).contains("No email is sent.");
         assertThat(reader.get(link).statusCode()).isEqualTo(404);
         for (String none : List.of("/digest/stop", "/digest/confirm?key=guessed")) {
             assertThat(reader.get(none).statusCode()).as(none).isEqualTo(404);
@@ -133,9 +136,9 @@ class DigestTest {
     void anotherAddressIsAskedAgainAndOtherRidersSeeNothing() {
         confirmed("DAY");
         assertThat(order("other-" + address, "DAY")).isEqualTo(302);
-        assertThat(page()).contains("A question was sent to other-" + address).doesNotContain("Plover");
+        assertThat(page()).contains("Check other-" + address).doesNotContain("Plover");
         Guest stranger = Guest.withAccount(site);
-        assertThat(stranger.get("/digest").body()).doesNotContain(address).contains("No mail is sent");
+        assertThat(stranger.get("/digest").body()).doesNotContain(address).contains("No email is sent.");
         stranger.post("/digest", Map.of("address", address, "every", "DAY"));
         String key = link("/digest/confirm");
         assertThat(stranger.get("/digest").body())
@@ -143,7 +146,7 @@ class DigestTest {
                 .containsOnlyOnce("Somebody, most likely you");
         assertThat(mail.to(address).get(1).text()).doesNotContain(key);
         assertThat(rider.post("/digest/forget", Map.of()).statusCode()).isEqualTo(302);
-        assertThat(page()).contains("No mail is sent");
+        assertThat(page()).contains("No email is sent.");
     }
 
     @Test

@@ -39,19 +39,20 @@ class CorrectionsTest {
 
     @Test
     void aCorrectedReadingTakesThePlaceOfTheFirstWhichCannotBeCorrectedAgain() {
-        String entry = read("91");
+        String entry = read("61");
         String form = "/log/" + entry + "/correct";
         HttpResponse<String> answer =
                 rider.post(form, Map.of("at", momentOf(form), "value", "19", "unit", "PSI", "state", "FOUND"));
         assertThat(answer.statusCode()).isEqualTo(302);
-        String page = rider.get(wheel).body();
-        assertThat(page).contains("last 19.0 psi", "corrected").doesNotContain("read 91.0 psi");
+        String page = rider.get(wheel + "/history").body();
+        assertThat(page).contains("read 19.0 psi", "edited").doesNotContain("read 61.0 psi");
 
-        assertThat(rider.get(form).body()).contains("has taken the place of this entry already");
+        assertThat(rider.get(form).body())
+                .contains("This entry was edited again or deleted already. Edit that one instead.");
         assertThat(rider.post(form, Map.of("at", TODAY.minusDays(1) + "T07:00", "value", "20", "unit", "PSI"))
                         .statusCode())
                 .isEqualTo(409);
-        assertThat(rider.get(wheel).body()).contains("last 19.0 psi");
+        assertThat(rider.get(wheel + "/history").body()).contains("read 19.0 psi");
     }
 
     @Test
@@ -59,7 +60,7 @@ class CorrectionsTest {
         String entry = read("21.37");
         String form = "/log/" + entry + "/correct";
         rider.post(form, Map.of("at", momentOf(form), "value", "21.37", "unit", "PSI", "state", "SET"));
-        assertThat(rider.get(wheel).body()).contains("set to 21.4 psi (1.47 bar)");
+        assertThat(rider.get(wheel + "/history").body()).contains("set to 21.4 psi (1.47 bar)");
     }
 
     @Test
@@ -69,15 +70,15 @@ class CorrectionsTest {
                 rider.post(form, Map.of("at", "2999-01-01T10:00", "value", "21x", "unit", "PSI", "temperature", "900"));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body())
-                .contains("lies in the future", "value=\"21x\"", "is not what belongs here", "must be at most 90 °C");
+                .contains("lies in the future", "value=\"21x\"", "Enter a number, e.g. 21.5", "must be at most 90 °C");
     }
 
     @Test
     void tiresGoOnAndComeOffInTheOrderInWhichTheyDid() {
         fit("50-622", TODAY.minusDays(10));
         List<String> fittings = historyIds();
-        assertThat(fittings).hasSize(2);
-        String first = "/log/" + fittings.get(1) + "/correct";
+        assertThat(fittings).as("on, off, on").hasSize(3);
+        String first = "/log/" + fittings.get(2) + "/correct";
 
         HttpResponse<String> late = rider.post(first, Map.of("at", TODAY.minusDays(5) + "T12:00", "setup", "TUBELESS"));
         assertThat(late.statusCode()).isEqualTo(422);
@@ -86,7 +87,7 @@ class CorrectionsTest {
         HttpResponse<String> earlier =
                 rider.post(first, Map.of("at", TODAY.minusDays(60) + "T12:00", "setup", "BUTYL_TUBE"));
         assertThat(earlier.statusCode()).isEqualTo(302);
-        assertThat(rider.get(wheel).body()).contains("butyl tube");
+        assertThat(rider.get(wheel + "/history").body()).contains("butyl tube");
 
         HttpResponse<String> before = rider.post(
                 wheel + "/fit",
@@ -100,7 +101,7 @@ class CorrectionsTest {
                         "since",
                         TODAY.minusDays(20).toString()));
         assertThat(before.statusCode()).isEqualTo(422);
-        assertThat(before.body()).contains("must come after what the log knows");
+        assertThat(before.body()).contains("must come after what the log has for this wheel or tire; edit that first");
     }
 
     /** Sent twice, as by an impatient finger, a fitting is written once. */
@@ -109,7 +110,7 @@ class CorrectionsTest {
         Map<String, String> fit = Map.of("newId", UUID.randomUUID().toString(), "size", "50-622", "setup", "TUBELESS");
         assertThat(rider.post(wheel + "/fit", fit).statusCode()).isEqualTo(302);
         assertThat(rider.post(wheel + "/fit", fit).statusCode()).isEqualTo(302);
-        assertThat(historyIds()).hasSize(2);
+        assertThat(historyIds()).as("on, off, on").hasSize(3);
     }
 
     private String read(String psi) {
@@ -136,9 +137,9 @@ class CorrectionsTest {
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(302);
     }
 
-    /** The fittings of the wheel, newest first: what can be put right below the readings, of which there are none. */
+    /** What was done with the tires of the wheel, newest first. */
     private List<String> historyIds() {
-        return rider.ids(wheel, "/log/");
+        return rider.ids(wheel + "/history", "/log/");
     }
 
     /** The moment as it stands in the form. */

@@ -42,14 +42,16 @@ class PlacesTest {
 
     @Test
     void theFirstPlaceIsWhereTheBikesStand() {
-        assertThat(rider.get("/places").body()).contains("No place yet");
+        assertThat(rider.get("/places").body())
+                .contains(
+                        "No places yet. Add where you keep the bikes first, with its altitude and room temperature; then a place you ride from.");
         String shed = place("name", "Shed", "height", "310", "indoor", "12");
         String pass = place("name", "Pass", "height", "1850", "latitude", "47.1", "longitude", "-21.2");
         assertThat(rider.get("/places").body())
-                .containsSubsequence("Shed", "310 m", "the bikes stand here", "today", "Pass", "1850 m")
+                .containsSubsequence("Shed", "310 m", "bikes are kept here", "today", "Pass", "1850 m")
                 .contains("This weather is simulated");
         rider.post("/places/" + pass + "/home", Map.of());
-        assertThat(rider.get("/places").body()).containsSubsequence("Pass", "the bikes stand here", "Shed");
+        assertThat(rider.get("/places").body()).containsSubsequence("Pass", "bikes are kept here", "Shed");
         assertThat(rider.get("/places/" + pass).body()).contains("The next days", "value=\"-21.2\"");
 
         rider.post("/places/" + shed + "/retire", Map.of());
@@ -62,7 +64,7 @@ class PlacesTest {
     @Test
     void whatCannotBeIsSaidAndNothingIsLost() {
         assertThat(place("name", "", "height", "12000", "latitude", "47"))
-                .contains("is missing", "must be at most 9000 m", "give both, or neither", "value=\"12000\"");
+                .contains("Required", "must be at most 9000 m", "give both, or neither", "value=\"12000\"");
         assertThat(place("name", "Shed", "height", "310", "indoor", "12", "humidity", "101"))
                 .contains("must be at most 100 %", "value=\"101\"");
         assertThat(place("name", "Shed", "height", "310", "humidity", "60")).contains("give both, or neither");
@@ -93,7 +95,7 @@ class PlacesTest {
                 .doesNotContain("Temperatures that may be off", "12 °C indoors");
         String neither =
                 rider.get(bike + "/elsewhere?here=&there=&hereTemperature=4").body();
-        assertThat(neither).contains("fault-thereTemperature", "is missing", "value=\"4\"");
+        assertThat(neither).contains("fault-thereTemperature", "Required", "value=\"4\"");
         assertThat(rider.get(bike + "/elsewhere?rideAt=2080-01-01T10:00").body())
                 .contains("must be within 366 d of today");
     }

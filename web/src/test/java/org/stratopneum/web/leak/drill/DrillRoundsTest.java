@@ -73,7 +73,7 @@ class DrillRoundsTest {
             assertThat(spent(guest.get(round).body())).as("over is over").isEqualTo(spent(page));
         }
         String history = guest.get("/drill").body();
-        assertThat(history).contains("4 rounds, in the mean");
+        assertThat(history).contains("4 rounds, ");
         assertThat(history.contains(", taken for ")).isEqualTo(mixed);
     }
 
@@ -81,7 +81,7 @@ class DrillRoundsTest {
     void aRoundThatLiesThereIsGoneOnWithOrThrownAway() {
         Guest guest = Guest.withAccount(site);
         String round = begin(guest);
-        assertThat(guest.get("/drill").body()).contains("Go on with the round", round);
+        assertThat(guest.get("/drill").body()).contains("Resume practice round", round);
         assertThat(guest.post(round + "/look", Map.of("check", "crystal-ball")).statusCode())
                 .isEqualTo(404);
         assertThat(guest.post(round + "/name", Map.of("cause", "tube-pinch")).statusCode())

@@ -38,14 +38,16 @@ class EntryPageTest {
         HttpResponse<String> kept = note("Went on with soap & patience,\r\nthen it held");
         String now = kept.headers().firstValue("Location").orElseThrow();
         assertThat(guest.get(now).body())
-                .contains("Went on with soap &amp; patience", "written", "put right")
+                .contains("Went on with soap &amp; patience", "saved", "edited")
                 .doesNotContain("entry-struck");
         assertThat(guest.ids("/log?words=patience", "/log/")).contains(now.substring("/log/".length()));
         assertThat(guest.get("/log/" + entry).body())
                 .as("an older state leads to the same")
                 .contains("patience");
         // from a page that was opened before: somebody else's words are not written over
-        assertThat(note("Something else").statusCode()).isEqualTo(409);
+        assertThat(note("This entry was edited again or deleted already. Edit that one instead.")
+                        .statusCode())
+                .isEqualTo(409);
     }
 
     @Test
@@ -66,7 +68,7 @@ class EntryPageTest {
         HttpResponse<String> removed = guest.post("/photos/" + photo + "/remove", Map.of());
         String there = removed.headers().firstValue("Location").orElseThrow();
         assertThat(guest.get("/photos/" + photo).statusCode()).isEqualTo(404);
-        assertThat(guest.get(there).body()).contains("can be put back", "/photos/" + photo + "/put-back");
+        assertThat(guest.get(there).body()).contains("Restore", "/photos/" + photo + "/put-back");
         guest.post("/photos/" + photo + "/put-back", Map.of());
         assertThat(guest.ids(now, "/photos/")).containsExactly(photo);
         assertThat(Guest.withAccount(site).get("/photos/" + photo).statusCode()).isEqualTo(404);
@@ -78,7 +80,7 @@ class EntryPageTest {
                 add("<svg onload='alert(1)'/>".getBytes(java.nio.charset.StandardCharsets.UTF_8));
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains("is no JPEG and no PNG");
-        assertThat(add(new byte[0]).body()).contains("is missing");
+        assertThat(add(new byte[0]).body()).contains("Required");
         assertThat(guest.get("/log/" + UUID.randomUUID()).statusCode()).isEqualTo(404);
     }
 

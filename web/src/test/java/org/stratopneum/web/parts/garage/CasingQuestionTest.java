@@ -39,7 +39,8 @@ class CasingQuestionTest {
     @BeforeEach
     void enterABike() {
         guest = Guest.withAccount(site);
-        bike = "/bikes/" + TypedBike.enter(guest) + "/pressure";
+        TypedBike.enter(guest);
+        bike = "/wheels/" + guest.ids("/garage", "/wheels/").get(0);
         rider = TestRider.of(guest.riderId(), transactions);
         rider.does(() -> jdbc.update("update tire set casing = 'LIGHT', casing_unchosen = true"));
         tire = rider.asks(() -> jdbc.queryForObject("select min(id::text)::uuid from tire", UUID.class));

@@ -48,7 +48,7 @@ class NeedsTest {
     void theSealantOfAWheelBySchool() {
         Guest rider = Guest.withAccount(site);
         TypedBike.enter(rider, "rear-size", "60-622", "rear-measuringRim", "30");
-        assertThat(needs(rider, "")).contains(">60 ml<", ">100 ml<", ">130 ml<").doesNotContain("Counted in");
+        assertThat(needs(rider, "")).contains(">60 ml<", ">100 ml<", ">130 ml<").doesNotContain("Includes:");
         assertThat(needs(rider, "?newTire=on")).contains(">110 ml<", "a tenth more for a brand-new tire");
 
         Guest other = Guest.withAccount(site);
@@ -82,9 +82,9 @@ class NeedsTest {
         TypedBike.enter(rider, "rear-valveHole", "8.5", "rear-valveSeat", "WEDGE", "rear-insert", "on");
         assertThat(needs(rider, ""))
                 .contains("the wide valve (Schrader), or the thin one with a sleeve", "wedge-shaped.")
-                .contains("made for inserts", "gauge</strong> <span class=\"label lacks\">the shelf lacks it");
+                .contains("made for inserts", "gauge</strong> <span class=\"quiet lacks\">not in stock");
         rider.post("/gauges", Map.of("newId", UUID.randomUUID().toString(), "name", "Hut gauge", "unit", "BAR"));
-        assertThat(needs(rider, "")).contains("on the shelf: Hut gauge");
+        assertThat(needs(rider, "")).contains("in stock: Hut gauge");
     }
 
     @Test
@@ -92,10 +92,10 @@ class NeedsTest {
         Guest rider = Guest.withAccount(site);
         TypedBike.enter(rider);
         assertThat(needs(rider, "?turns=7&roll=long&onHand=1"))
-                .contains("must be at most 4, was 7", "is not what belongs here", "must be at least 5 mm")
+                .contains("must be at most 4, was 7", "Enter a number, e.g. 21.5", "must be at least 5 mm")
                 .contains("value=\"long\"", "Sealant");
         assertThat(needs(rider, "?start=THREE_HOLES"))
                 .as("nobody counted the spokes")
-                .contains("a start that counts spoke holes wants their number");
+                .contains("Required: counting spoke holes needs their number");
     }
 }

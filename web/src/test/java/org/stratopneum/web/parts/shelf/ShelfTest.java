@@ -49,7 +49,9 @@ class ShelfTest {
 
     @Test
     void anEmptyShelfSaysWhatToBeginWith() {
-        assertThat(rider.get("/shelf").body()).contains("Begin with a bottle of sealant and a roll of tape");
+        assertThat(rider.get("/shelf").body())
+                .contains(
+                        "Nothing in stock yet. Start with a bottle of sealant and a roll of tape: jobs take their amounts from them.");
     }
 
     @ParameterizedTest
@@ -58,7 +60,7 @@ class ShelfTest {
         assertThat(rider.get("/shelf/new?kind=" + kind.name()).statusCode()).isEqualTo(200);
         var answer = rider.post("/shelf", fields(kind.name(), "price", "cheap"));
         assertThat(answer.statusCode()).isEqualTo(422);
-        assertThat(answer.body()).contains("is missing", "value=\"cheap\"");
+        assertThat(answer.body()).contains("Required", "value=\"cheap\"");
     }
 
     @Test
@@ -95,7 +97,7 @@ class ShelfTest {
     @ParameterizedTest
     @CsvSource({
         "TAPE, width, 4, must be at least 5 mm",
-        "TAPE, width, , is missing",
+        "TAPE, width, , Required",
         "TAPE, amount, 900, must be at most 500",
         "TUBE, least, 80, must not be wider than the widest tire",
         "VALVE, amount, 1.5, must be a whole number",
@@ -150,7 +152,10 @@ class ShelfTest {
         first.put("name", "Alder");
         var second = rider.post("/shelf/" + id, first);
         assertThat(second.statusCode()).isEqualTo(409);
-        assertThat(second.body()).contains("changed this meanwhile", "value=\"Alder\"");
+        assertThat(second.body())
+                .contains(
+                        "This was changed elsewhere in the meantime. Below is what you entered; saving again replaces it.",
+                        "value=\"Alder\"");
     }
 
     @Test
@@ -177,7 +182,7 @@ class ShelfTest {
         assertThat(rider.ids("/shelf", "/rims/")).hasSize(2);
         rider.post("/rims/" + id + "/retire", Map.of());
         assertThat(rider.get("/shelf").body()).contains("retired");
-        assertThat(rider.get("/rims/" + id).body()).contains("Where it has been", "Nowhere yet");
+        assertThat(rider.get("/rims/" + id).body()).contains("History", "No history yet.");
     }
 
     @Test
@@ -185,7 +190,7 @@ class ShelfTest {
         TypedBike.enter(rider);
         String wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
         String tire = rider.ids(wheel, "/tires/").get(0);
-        assertThat(rider.get("/tires/" + tire).body()).contains("Where it has been", "Plover rear", "fitted 57-622");
+        assertThat(rider.get("/tires/" + tire).body()).contains("History", "Plover rear", "fitted 57-622");
         String rim = rider.ids(wheel, "/rims/").get(0);
         var kept = rider.post("/rims/" + rim + "/retire", Map.of());
         assertThat(kept.headers().firstValue("Location").orElse("")).contains("in-use");
@@ -196,17 +201,14 @@ class ShelfTest {
     void theListOfNeedsSaysWhatTheShelfHasAndLacks() {
         TypedBike.enter(rider, "rear-rimDepth", "20");
         String needs = "/wheels/" + rider.ids("/garage", "/wheels/").get(0) + "/needs";
-        assertThat(rider.get(needs).body()).contains("the shelf lacks it").doesNotContain("on the shelf:");
+        assertThat(rider.get(needs).body()).contains("not in stock").doesNotContain("on the shelf:");
         add("TAPE", "name", "Birch tape", "width", "32", "amount", "1");
         add("VALVE", "name", "Short valve", "length", "34");
         add("VALVE", "name", "Reed valve", "length", "44");
         add("SEALANT", "name", "Tarn milk", "family", "SYNTHETIC", "amount", "500");
         add("SEALANT", "name", "Moss gel", "family", "FIBRE", "amount", "500");
         assertThat(rider.get(needs).body())
-                .contains(
-                        "too little on the shelf: Birch tape, 1 m",
-                        "on the shelf: Reed valve",
-                        "on the shelf: Tarn milk")
+                .contains("too little in stock: Birch tape, 1 m", "in stock: Reed valve", "in stock: Tarn milk")
                 .doesNotContain("Short valve", "Moss gel");
     }
 }

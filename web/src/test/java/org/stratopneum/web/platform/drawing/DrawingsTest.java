@@ -6,9 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.stratopneum.core.pressure.Ceiling;
@@ -20,7 +24,9 @@ import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSection;
+import org.stratopneum.web.platform.wording.PressureText;
 
+/** Read back from what is drawn: every mark stands where its number says, and everything is to one scale. */
 class DrawingsTest {
 
     private static final PressureLimits LIMITS = new PressureLimits(
@@ -30,127 +36,211 @@ class DrawingsTest {
             GaugePressure.psi(9),
             new Ceiling(GaugePressure.psi(51), false));
 
-    @ParameterizedTest
-    @EnumSource(PressureUnit.class)
-    void theScaleIsStraightAndShowsAllThatMatters(PressureUnit unit) {
-        PressureWindow window = new PressureWindow(GaugePressure.psi(18), GaugePressure.psi(25));
-        GaugePressure told = GaugePressure.psi(21.5);
-        GaugePressure read = GaugePressure.psi(12);
-        PressureScale scale = PressureScale.of(told.in(unit), window, LIMITS, read, unit);
+    private static final PressureWindow WINDOW = new PressureWindow(GaugePressure.psi(18), GaugePressure.psi(25));
+    private static final SteelRule.Words WORDS = new SteelRule.Words("told", "read", "now", "lowest", "highest");
 
-        double perKpa = (scale.told() - scale.reading()) / (told.kpa() - read.kpa());
-        assertThat(scale.windowFrom() - scale.reading())
-                .isCloseTo(perKpa * (window.low().kpa() - read.kpa()), within(1e-6));
-        assertThat(scale.windowTo() - scale.told())
-                .isCloseTo(perKpa * (window.high().kpa() - told.kpa()), within(1e-6));
-        assertThat(scale.floor() - scale.reading())
-                .isCloseTo(perKpa * (LIMITS.floor().kpa() - read.kpa()), within(1e-6));
-        assertThat(List.of(scale.told(), scale.reading(), scale.windowFrom(), scale.windowTo()))
-                .allMatch(at -> at >= 0 && at <= PressureScale.LENGTH);
-        assertThat(scale.ceiling()).as("far beyond the scale").isNull();
+    /** What is drawn is rounded to a tenth of a unit. */
+    private static final double DRAWN = 0.11;
+
+    private static List<Double> numbers(String svg, String pattern) {
+        Matcher found = Pattern.compile(pattern).matcher(svg);
+        assertThat(found.find()).as(pattern + " in " + svg).isTrue();
+        List<Double> numbers = new ArrayList<>();
+        for (int i = 1; i <= found.groupCount(); i++) {
+            numbers.add(Double.parseDouble(found.group(i)));
+        }
+        return numbers;
+    }
+
+    private static SteelRule rule(Double told, PressureWindow window, GaugePressure read, PressureUnit unit) {
+        return new SteelRule(new SteelRule.Shown(told, window, LIMITS, read, "below", List.of(), unit), WORDS);
     }
 
     @ParameterizedTest
     @EnumSource(PressureUnit.class)
-    void ticksStandWhereTheirNumbersSay(PressureUnit unit) {
-        PressureWindow window = new PressureWindow(GaugePressure.psi(60), GaugePressure.psi(80));
-        PressureScale scale = PressureScale.of(GaugePressure.psi(70).in(unit), window, LIMITS, null, unit);
-        List<PressureScale.Tick> labelled =
-                scale.ticks().stream().filter(PressureScale.Tick::isLong).toList();
-        assertThat(labelled).hasSizeGreaterThanOrEqualTo(2);
-        double first = Double.parseDouble(labelled.get(0).label());
-        double last = Double.parseDouble(labelled.get(labelled.size() - 1).label());
-        double perUnit =
-                (labelled.get(labelled.size() - 1).at() - labelled.get(0).at()) / (last - first);
-        double told = labelled.get(0).at() + perUnit * (GaugePressure.psi(70).in(unit) - first);
-        assertThat(scale.told()).isCloseTo(told, within(1e-6));
-    }
-
-    @Test
-    void aFlatTireStillHasAScale() {
-        PressureScale scale = PressureScale.of(21.5, null, LIMITS, GaugePressure.ZERO, PressureUnit.PSI);
-        assertThat(scale.reading()).isEqualTo(0);
-        assertThat(scale.windowFrom()).isNull();
-    }
-
-    @Test
-    void theSectionIsDrawnToScale() {
-        TireSection section = new TireOnRim(57, 622, 30.0, 30, null).section();
-        SectionDrawing drawing = SectionDrawing.of(section, inside(false, null), RiderUnit.MM);
-        assertThat(drawing.radius() * 2).isCloseTo(section.inflatedWidth().mm(), within(1e-9));
-        assertThat(drawing.height()).isCloseTo(section.height().mm(), within(1e-9));
-        assertThat(drawing.casing()).isEqualTo("M -15.00 0 A 28.500 28.500 0 1 1 15.00 0");
-        assertThat(drawing.widthText()).isEqualTo("57.0 mm");
-        assertThat(SectionDrawing.of(section, inside(false, null), RiderUnit.IN).widthText())
-                .isEqualTo("2.24 in");
-        assertThat(drawing.rim())
-                .isNotEqualTo(SectionDrawing.of(section, inside(true, null), RiderUnit.MM)
-                        .rim());
-    }
-
-    @Test
-    void wheelsKeepTheirProportionsAndStandOnTheGround() {
-        WheelDrawing large = WheelDrawing.of(new TireOnRim(57, 622, null, 30, null).section());
-        WheelDrawing small = WheelDrawing.of(new TireOnRim(62, 406, null, 30, null).section());
-        assertThat(large.bead() / small.bead()).isCloseTo(622.0 / 406, within(1e-9));
-        for (WheelDrawing wheel : List.of(large, small)) {
-            String[] box = wheel.viewBox().split(" ");
-            double bottom = Double.parseDouble(box[1]) + Double.parseDouble(box[3]);
-            assertThat(bottom).isCloseTo(wheel.outer(), within(0.1));
-            assertThat(wheel.ring() + wheel.thickness() / 2).isCloseTo(wheel.outer(), within(1e-9));
+    void theRuleIsStraightAndBothItsEdgesSayTheSame(PressureUnit unit) {
+        double told = GaugePressure.psi(21.5).in(unit);
+        for (SteelRule.Size size :
+                rule(told, WINDOW, GaugePressure.psi(12), unit).sizes()) {
+            String svg = size.body();
+            double at = numbers(svg, "class=\"scribe\" d=\"M([\\d.]+)").get(0);
+            double read = numbers(svg, "class=\"ptr st-below\" d=\"M([\\d.]+)").get(0);
+            List<Double> range = numbers(svg, "class=\"range-r\" x=\"([\\d.]+)\" y=\"[\\d.]+\" width=\"([\\d.]+)\"");
+            double perPsi = (at - read) / (21.5 - 12);
+            assertThat(range.get(0) - read).isCloseTo(perPsi * (18 - 12), within(2 * DRAWN));
+            assertThat(range.get(1)).isCloseTo(perPsi * (25 - 18), within(2 * DRAWN));
+            // "lowest" stands at the least that may be in it
+            assertThat(numbers(svg, "class=\"b\" d=\"M([\\d.]+)").get(0) - read)
+                    .isCloseTo(perPsi * (14 - 12), within(2 * DRAWN));
+            labels(svg, "num")
+                    .forEach(label -> assertThat(label.x - read)
+                            .as(label + " " + unit)
+                            .isCloseTo(
+                                    perPsi
+                                            * (GaugePressure.of(label.value, unit)
+                                                            .in(PressureUnit.PSI)
+                                                    - 12),
+                                    within(3 * DRAWN)));
+            labels(svg, "num2")
+                    .forEach(label -> assertThat(label.x - read)
+                            .as(label + " beside " + unit)
+                            .isCloseTo(
+                                    perPsi
+                                            * (GaugePressure.of(label.value, PressureText.beside(unit))
+                                                            .in(PressureUnit.PSI)
+                                                    - 12),
+                                    within(3 * DRAWN)));
         }
     }
 
+    private record Label(double x, double value) {}
+
+    private static List<Label> labels(String svg, String css) {
+        Matcher found = Pattern.compile(
+                        "class=\"" + css + "(?: in)?\" x=\"([\\d.]+)\" y=\"[\\d.]+\" text-anchor=\"middle\">([\\d.]+)<")
+                .matcher(svg);
+        List<Label> labels = new ArrayList<>();
+        while (found.find()) {
+            labels.add(new Label(Double.parseDouble(found.group(1)), Double.parseDouble(found.group(2))));
+        }
+        assertThat(labels).as(css).hasSizeBetween(2, 12);
+        return labels;
+    }
+
     @Test
-    void theSectionShowsWhatLiesInsideAndHowDeepTheRimIs() {
-        TireSection section = new TireOnRim(42, 622, null, 25.0, null).section();
-        SectionDrawing deep = SectionDrawing.of(section, inside(true, 45.0), RiderUnit.MM);
-        assertThat(deep.bottom())
-                .as("the walls stand 6 mm above the bead seats")
-                .isEqualTo(39);
-        assertThat(deep.tape()).isNotNull();
-        assertThat(deep.tube()).isNull();
-        SectionDrawing tubed =
-                SectionDrawing.of(section, new SectionDrawing.Inside(true, null, false, true), RiderUnit.MM);
-        assertThat(tubed.tape()).isNull();
-        assertThat(tubed.tube()).isNotNull();
-        assertThat(tubed.bottom()).isLessThan(deep.bottom());
+    void aFlatTireAndOneThatMayNotBeRiddenStillHaveARule() {
+        assertThat(rule(21.5, WINDOW, GaugePressure.ZERO, PressureUnit.PSI)
+                        .sizes()
+                        .get(0)
+                        .body())
+                .contains("ptr");
+        String blocked = rule(null, null, GaugePressure.psi(60), PressureUnit.BAR)
+                .sizes()
+                .get(0)
+                .body();
+        assertThat(blocked).doesNotContain("scribe", "range-r").contains("highest");
     }
 
-    private static SectionDrawing.Inside inside(boolean hookless, Double depthMm) {
-        return new SectionDrawing.Inside(hookless, depthMm, true, false);
+    private static WheelDial dial(TireSection section, double target, double needle) {
+        return new WheelDial(
+                section,
+                target,
+                "23.0",
+                target * 0.86,
+                target * 1.17,
+                target * 0.6,
+                target * 2,
+                new WheelDial.Needle(needle, needle, needle, "inside"),
+                new WheelDial.Liquid(false, 60.0, 14, 32, "60 ml", false));
     }
 
-    /** Later lies to the right, more lies higher, and a line ends where somebody pumped. */
-    @Test
-    void readingsStandInTheirOrderAndAreJoinedOnlyWhileThePressureFallsByItself() {
-        Instant start = Instant.parse("2026-05-01T06:00:00Z");
-        List<ReadingsChart.Reading> readings = List.of(
-                new ReadingsChart.Reading(start, GaugePressure.psi(22), true),
-                new ReadingsChart.Reading(start.plus(Duration.ofDays(3)), GaugePressure.psi(20), false),
-                new ReadingsChart.Reading(start.plus(Duration.ofDays(6)), GaugePressure.psi(22.5), true));
-        ReadingsChart chart = ReadingsChart.of(
-                readings, null, PressureUnit.PSI, ZoneId.of("Europe/Vienna"), start.plus(Duration.ofDays(7)));
-        List<ReadingsChart.Mark> marks = chart.marks();
-        assertThat(marks).extracting(ReadingsChart.Mark::x).isSorted().allMatch(x -> x >= 0 && x <= 640);
-        assertThat(marks.get(1).y()).isGreaterThan(marks.get(0).y());
-        assertThat(marks.get(2).y()).isLessThan(marks.get(0).y());
-        assertThat(chart.falls().replaceAll("[^ML]", "")).isEqualTo("MLM");
-        assertThat(chart.windowTop()).isNull();
-        assertThat(chart.days()).extracting(ReadingsChart.Tick::label).contains("8 May");
-        assertThat(chart.pressures()).hasSizeBetween(2, 7);
-    }
-
+    /** Straight up is right, and a turn of 270 degrees is the whole of it; no needle runs into the sealant. */
     @ParameterizedTest
-    @ValueSource(ints = {1, 10, 45, 200, 365, 2000})
-    void anAxisOfDaysIsNeverCrowded(int days) {
+    @CsvSource({"1,0", "1.1,27", "0.8,-54", "0,-128", "3,128"})
+    void theNeedleTurnsByTheShareThatIsMissing(double share, double degrees) {
+        TireSection section = new TireOnRim(57, 622, null, 30, null).section();
+        String svg = dial(section, 23, 23 * share).draw(0, 0, 0.5).toString();
+        List<Double> needle =
+                numbers(svg, "class=\"needle st-inside\" d=\"M(-?[\\d.]+) (-?[\\d.]+)L(-?[\\d.]+) (-?[\\d.]+)\"");
+        double angle = Math.toDegrees(Math.atan2(needle.get(2) - needle.get(0), needle.get(1) - needle.get(3)));
+        assertThat(angle).isCloseTo(degrees, within(0.2));
+    }
+
+    @Test
+    void wheelsAreToOneScaleAndStandOnTheGround() {
+        TireSection large = new TireOnRim(57, 622, null, 30, null).section();
+        TireSection small = new TireOnRim(62, 406, null, 30, null).section();
+        String svg = new BikeDrawing(dial(small, 43, 43), dial(large, 23, 23)).body();
+        Matcher tires =
+                Pattern.compile("class=\"rub-l\" d=\"M[-\\d. ]+A([\\d.]+)").matcher(svg);
+        List<Double> radii = new ArrayList<>();
+        while (tires.find()) {
+            radii.add(Double.parseDouble(tires.group(1)));
+        }
+        double outerSmall = 203 + small.height().mm();
+        double outerLarge = 311 + large.height().mm();
+        assertThat((radii.get(0) + 0.7) / (radii.get(1) + 0.7)).isCloseTo(outerSmall / outerLarge, within(0.003));
+        Matcher hubs =
+                Pattern.compile("class=\"hub\" cx=\"[\\d.]+\" cy=\"([\\d.]+)\"").matcher(svg);
+        for (double radius : radii) {
+            assertThat(hubs.find()).isTrue();
+            assertThat(Double.parseDouble(hubs.group(1)) + radius + 0.7).isCloseTo(212, within(2 * DRAWN));
+        }
+    }
+
+    /** Lengths of a wide and a narrow tire, read from the drawing, are in the proportion of the true ones. */
+    @ParameterizedTest
+    @CsvSource({"57,622,30", "25,622,17", "120,559,80", "42,622,25"})
+    void theSectionIsDrawnToScaleWithItsPoolAtItsDepth(double width, int bead, double rim) {
+        TireSection section = new TireOnRim(width, bead, null, rim, null).section();
+        SectionDrawing drawing = SectionDrawing.of(
+                section,
+                new SectionDrawing.Inside(false, null, true, false),
+                RiderUnit.MM,
+                new SectionDrawing.Pool(10, 8, 12, 5.0, true, "60 ml", "10 mm"),
+                "enough to seal");
+        String svg = drawing.body();
+        List<Double> arc = numbers(svg, "class=\"rubber\" d=\"M[\\d.]+ [\\d.]+A([\\d.]+) [\\d.]+ 0 1 1");
+        double scale = arc.get(0) / (section.inflatedWidth().mm() / 2);
+        List<Double> wet = numbers(
+                svg, "class=\"stick-wet\" x=\"[\\d.]+\" y=\"([\\d.]+)\" width=\"[\\d.]+\" height=\"([\\d.]+)\"");
+        assertThat(wet.get(1)).isCloseTo(10 * scale, within(DRAWN));
+        List<Double> level = numbers(svg, "class=\"milk-l\" d=\"M([\\d.]+) ([\\d.]+)L([\\d.]+)");
+        assertThat(level.get(1)).isCloseTo(wet.get(0), within(DRAWN));
+        // chord of a circle at a depth: half of it squared is d (2 r - d)
+        double inner = section.inflatedWidth().mm() / 2 - 2.1;
+        assertThat((level.get(2) - level.get(0)) / 2 / scale).isCloseTo(Math.sqrt(10 * (2 * inner - 10)), within(0.1));
+        assertThat(svg).contains("60 ml", "enough to seal");
+        String plain = SectionDrawing.of(section, new SectionDrawing.Inside(false, null, true, false), RiderUnit.MM)
+                .body();
+        assertThat(plain).contains(drawing.widthText(), drawing.heightText(), drawing.rimText());
+    }
+
+    @Test
+    void theSectionShowsWhatLiesInside() {
+        TireSection section = new TireOnRim(42, 622, null, 25.0, null).section();
+        String tubeless = SectionDrawing.of(section, new SectionDrawing.Inside(true, 45.0, true, false), RiderUnit.MM)
+                .body();
+        String tubed = SectionDrawing.of(section, new SectionDrawing.Inside(false, null, false, true), RiderUnit.IN)
+                .body();
+        assertThat(tubeless).contains("class=\"tape\"").doesNotContain("tube-s");
+        assertThat(tubed).contains("tube-s", "1.51 in").doesNotContain("class=\"tape\"");
+    }
+
+    private static LossChart chart(int days, PressureUnit unit) {
         Instant start = Instant.parse("2026-05-01T06:00:00Z");
-        ReadingsChart chart = ReadingsChart.of(
-                List.of(new ReadingsChart.Reading(start, GaugePressure.psi(22), true)),
-                null,
-                PressureUnit.BAR,
-                ZoneId.of("Europe/Vienna"),
-                start.plus(Duration.ofDays(days)));
-        assertThat(chart.days()).hasSizeBetween(1, 8);
+        return new LossChart(
+                new LossChart.Shown(
+                        List.of(
+                                new LossChart.Read(start, GaugePressure.psi(22), true, "pumped"),
+                                new LossChart.Read(
+                                        start.plus(Duration.ofDays(days)), GaugePressure.psi(20), false, "read")),
+                        null,
+                        0.025,
+                        WINDOW,
+                        GaugePressure.psi(14),
+                        "inside",
+                        unit,
+                        ZoneId.of("Europe/Vienna"),
+                        start.plus(Duration.ofDays(days + 1))),
+                new LossChart.Words("today", "range", "sound", "lowest", null));
+    }
+
+    /** Later lies to the right, less lies lower. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 10, 45, 110})
+    void readingsStandInTheirOrderAndNoAxisIsCrowded(int days) {
+        String svg = chart(days, PressureUnit.BAR).body();
+        List<Double> fall = numbers(svg, "class=\"fall st-inside\" d=\"M([\\d.]+) ([\\d.]+)L([\\d.]+) ([\\d.]+)\"");
+        assertThat(fall.get(2)).isGreaterThan(fall.get(0));
+        assertThat(fall.get(3)).isGreaterThan(fall.get(1));
+        Matcher dates = Pattern.compile(">\\d+ [A-Z][a-z]{2}<").matcher(svg);
+        assertThat(dates.results().count()).isBetween(2L, 8L);
+    }
+
+    /** A name that somebody typed never becomes markup. */
+    @Test
+    void whatIsLetteredIsEscaped() {
+        assertThat(new Svg().text("lab", 0, 0, "start", "<script>&").toString()).contains("&lt;script&gt;&amp;");
     }
 }

@@ -8,15 +8,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.ValueSource;
 import org.stratopneum.core.dialling.Feel;
 import org.stratopneum.core.sealant.SealantForecast;
-import org.stratopneum.core.tire.LiquidPool;
-import org.stratopneum.core.tire.TireOnRim;
-import org.stratopneum.core.tire.TireSection;
 
 /** Drawings of what was learned: what suits a rider, sealant over the days, the pool at six o'clock. */
 class LearnedDrawingsTest {
@@ -81,59 +78,54 @@ class LearnedDrawingsTest {
         return new SealantChart.Expected(FIRST.plusDays(day), new SealantForecast.Spread(low, middle, high));
     }
 
+    private static SealantChart chart(int todayOn) {
+        return new SealantChart(
+                new SealantChart.Shown(
+                        List.of(expected(0, 95, 95, 95), expected(50, 40, 60, 75), expected(100, 5, 30, 55)),
+                        List.of(new SealantChart.Seen(FIRST.plusDays(50), 62, 6)),
+                        32,
+                        FIRST.plusDays(todayOn),
+                        FIRST.plusDays(60),
+                        FIRST.plusDays(90),
+                        1),
+                new SealantChart.Words("today", "check by", "refresh by", "too little", "ml"));
+    }
+
+    private static List<Double> found(String svg, String pattern) {
+        Matcher found = Pattern.compile(pattern).matcher(svg);
+        assertThat(found.find()).as(pattern).isTrue();
+        return Stream.iterate(1, i -> i + 1)
+                .limit(found.groupCount())
+                .map(i -> Double.parseDouble(found.group(i)))
+                .toList();
+    }
+
     @Test
     void sealantFallsToTheRightAndFlagsStandOnTheirDays() {
-        SealantChart chart = SealantChart.of(
-                List.of(expected(0, 95, 95, 95), expected(50, 40, 60, 75), expected(100, 5, 30, 55)),
-                List.of(new SealantChart.Seen(FIRST.plusDays(50), 62, 6)),
-                32,
-                FIRST.plusDays(25),
-                FIRST.plusDays(60),
-                FIRST.plusDays(90),
-                1);
-        assertThat(chart.todayX()).isCloseTo(SealantChart.WIDTH * 0.25, within(1e-6));
-        assertThat(chart.check().x()).isCloseTo(SealantChart.WIDTH * 0.6, within(1e-6));
-        assertThat(chart.check().label()).isEqualTo("30 Apr");
-        assertThat(chart.refresh().x()).isCloseTo(SealantChart.WIDTH * 0.9, within(1e-6));
-        SealantChart.Dip dip = chart.dips().get(0);
-        assertThat(dip.top()).isLessThan(dip.y());
-        assertThat(dip.bottom() - dip.y()).isCloseTo(dip.y() - dip.top(), within(1e-6));
-        double perMl = (chart.minimumY() - dip.y()) / (62 - 32);
-        List<Double> middle = numbers(chart.middle());
-        assertThat(middle.get(3)).as("60 ml on day 50").isCloseTo(chart.minimumY() - 28 * perMl, within(0.06));
-        assertThat(chart.up())
-                .allSatisfy(tick -> assertThat(tick.at())
-                        .isCloseTo(chart.minimumY() - (Double.parseDouble(tick.label()) - 32) * perMl, within(1e-6)));
+        String svg = chart(25).body();
+        List<Double> middle = numbers(middle(svg));
+        double left = middle.get(0);
+        double right = middle.get(4);
+        double perDay = (right - left) / 100;
+        double perMl = (middle.get(5) - middle.get(1)) / (95 - 30);
+        assertThat(middle.get(3) - middle.get(1)).as("60 ml on day 50").isCloseTo(35 * perMl, within(0.2));
+        assertThat(found(svg, "flag-l-mark\" d=\"M([\\d.]+)").get(0)).isCloseTo(left + 60 * perDay, within(0.2));
+        assertThat(found(svg, "flag-l-ink\" d=\"M([\\d.]+)").get(0)).isCloseTo(left + 90 * perDay, within(0.2));
+        assertThat(svg).contains("30 Apr", "today");
+        List<Double> dip = found(svg, "class=\"hub-i\" d=\"M([\\d.]+) ([\\d.]+)");
+        assertThat(dip.get(0)).isCloseTo(left + 50 * perDay, within(0.2));
+        assertThat(dip.get(1) + 6 - middle.get(1)).as("62 ml").isCloseTo((95 - 62) * perMl, within(0.2));
+    }
+
+    private static String middle(String svg) {
+        Matcher found = Pattern.compile("class=\"milk-m\" d=\"([^\"]+)").matcher(svg);
+        assertThat(found.find()).isTrue();
+        return found.group(1);
     }
 
     @Test
     void aDayOutsideOfTheChartIsNotDrawnAsToday() {
-        SealantChart chart = SealantChart.of(
-                List.of(expected(0, 95, 95, 95), expected(10, 80, 85, 90)),
-                List.of(),
-                32,
-                FIRST.plusDays(30),
-                FIRST.plusDays(5),
-                FIRST.plusDays(9),
-                1);
-        assertThat(chart.todayX()).isNull();
-    }
-
-    /** The level's chord on the circle of the tread: half of it squared and the depth below the axle squared make Ro squared. */
-    @ParameterizedTest
-    @ValueSource(doubles = {2, 9, 17, 40})
-    void thePoolIsALensToScale(double depth) {
-        TireSection section = TireOnRim.onMeasuringRim(57, 622).section();
-        PoolDrawing drawing = PoolDrawing.of(section, depth, depth * 0.8, depth * 1.2);
-        assertThat(drawing.outer()).isCloseTo(311 + section.height().mm(), within(1e-9));
-        List<Double> pool = numbers(drawing.pool());
-        double half = pool.get(0);
-        assertThat(half * half + drawing.level() * drawing.level())
-                .isCloseTo(drawing.outer() * drawing.outer(), within(5.0));
-        assertThat(drawing.outer() - drawing.level()).isCloseTo(depth, within(1e-9));
-        assertThat(drawing.lowLevel()).isGreaterThan(drawing.level());
-        assertThat(drawing.highLevel()).isLessThan(drawing.level());
-        assertThat(LiquidPool.in(section).volumeMl(depth)).isPositive();
+        assertThat(chart(130).body()).doesNotContain(">today<");
     }
 
     @ParameterizedTest

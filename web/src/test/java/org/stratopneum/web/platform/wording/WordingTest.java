@@ -281,7 +281,7 @@ class WordingTest {
                 Level.BLOCKS, VerdictCode.CANNOT_CARRY, GaugePressure.psi(90), usual, 0.231, Length.mm(70), null);
         assertThat(verdicts.message(blocked, Units.metric(PressureUnit.PSI))).contains("usual for this width");
         assertThat(verdicts.fix(blocked, Units.metric(PressureUnit.PSI)))
-                .contains("70 mm wide", "Enter what the sidewall says; until then this stands.");
+                .contains("70 mm wide", "Enter what the sidewall says; until then this limit applies.");
     }
 
     @Test

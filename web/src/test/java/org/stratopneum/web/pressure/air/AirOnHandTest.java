@@ -83,7 +83,7 @@ class AirOnHandTest {
     void whatCannotBeIsSaidAtItsFieldAndWhatWasTypedStays() {
         assertThat(page("?target=60")).contains("must be at most 45 psi, the lowest of what tire and rim allow");
         assertThat(page("?stroke=60&pumpMost=20&target=30")).contains("is not enough for that: it does 20 psi");
-        assertThat(page("?stroke=60")).contains("fault-pumpMost", "is missing");
+        assertThat(page("?stroke=60")).contains("fault-pumpMost", "Required");
         assertThat(page("?chamberL=99&cartridgeG=none&cartridges=1.5"))
                 .contains("must be at most 10", "value=\"none\"", "must be a whole number");
         assertThat(page("?cartridgeG=100&cartridges=20&target="))

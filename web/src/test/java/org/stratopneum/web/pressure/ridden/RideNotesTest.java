@@ -20,7 +20,7 @@ import org.stratopneum.web.support.TypedBike;
 class RideNotesTest {
 
     private static final Pattern TOLD = Pattern.compile("id=\"told-(rear|front)\">([0-9.]+)<");
-    private static final Pattern CHAIN = Pattern.compile("The chain alone gives ([0-9.]+) psi");
+    private static final Pattern CHAIN = Pattern.compile("Without your feedback: ([0-9.]+) psi");
 
     private final Site site;
     private Guest rider;
@@ -41,7 +41,7 @@ class RideNotesTest {
     }
 
     private double told(String where) {
-        Matcher told = TOLD.matcher(rider.get(bike + "/pressure").body());
+        Matcher told = TOLD.matcher(rider.pressures(bike + "/pressure"));
         while (told.find()) {
             if (told.group(1).equals(where)) {
                 return Double.parseDouble(told.group(2));
@@ -64,32 +64,32 @@ class RideNotesTest {
     void whatTwoNotesSayMovesWhatIsToldAndStrikingMovesItBack() {
         double rear = told("rear");
         double front = told("front");
-        assertThat(dialling()).contains("Nobody has said anything yet", "No ride is noted yet");
+        assertThat(dialling()).contains("No feedback yet: for 80 % of riders it is between", "No rides yet.");
         assertThat(note("rear-start", "" + rear, "rear-feel", "TOO_HARD", "distance", "21"))
                 .isEqualTo(302);
         assertThat(note("rear-start", "" + rear, "rear-feel", "TOO_HARD")).isEqualTo(302);
         assertThat(told("rear")).isLessThan(rear - 0.9);
         assertThat(told("front")).as("what the rear tells of the rider's taste").isBetween(0.85 * front, front - 0.4);
         String page = dialling();
-        assertThat(page).contains("From 2 notes", "ridden 21 km, rear too hard", "dialling-band");
+        assertThat(page).contains("From 2 rides", "ridden 21 km, rear too hard", "dialling-band");
         Matcher chain = CHAIN.matcher(page);
         assertThat(chain.find()).isTrue();
         assertThat(Double.parseDouble(chain.group(1))).isCloseTo(rear, within(0.5));
-        assertThat(rider.get(bike + "/pressure").body()).contains("Your own factor");
+        assertThat(rider.pressures(bike + "/pressure")).contains("Your feedback");
 
         for (int i = 0; i < 2; i++) {
             rider.post(bike + "/dialling/strike", Map.of("entry", entry()));
         }
         assertThat(told("rear")).isEqualTo(rear);
         assertThat(told("front")).isEqualTo(front);
-        assertThat(dialling()).contains("Nobody has said anything yet");
+        assertThat(dialling()).contains("No feedback yet: for 80 % of riders it is between");
     }
 
     @Test
     void silenceCountsAsNothing() {
         double rear = told("rear");
         note("distance", "30", "climb", "420", "rear-start", "" + rear);
-        assertThat(dialling()).contains("ridden 30 km", "Nobody has said anything yet");
+        assertThat(dialling()).contains("ridden 30 km", "No feedback yet: for 80 % of riders it is between");
         assertThat(told("rear")).isEqualTo(rear);
     }
 
@@ -97,13 +97,16 @@ class RideNotesTest {
     void itIsAskedOnlyWhileAnAnswerCouldMoveThePressure() {
         String start = "" + told("front");
         assertThat(rider.get(bike + "/rides/new?front-start=" + start).body())
-                .contains("An answer could still move what is told; nothing was said so far");
+                .contains("Your rating fine-tunes the recommendation; no rating so far");
         for (int i = 0; i < 30; i++) {
             note("front-start", "" + told("front"), "front-feel", "RIGHT");
         }
         String page = rider.get(bike + "/rides/new?front-start=" + start).body();
-        assertThat(page).contains("No answer would move what is told", "30 notes are enough", "Say something anyway");
-        assertThat(page).as("the rear wheel was never spoken of").contains("An answer could still move");
+        assertThat(page)
+                .contains("No rating would change the recommendation by what your gauge can show:", ": 30 are enough");
+        assertThat(page)
+                .as("the rear wheel was never spoken of")
+                .contains("Your rating fine-tunes the recommendation;");
     }
 
     @Test
@@ -117,7 +120,7 @@ class RideNotesTest {
         rider.post(bike + "/dialling/strike", Map.of("entry", entry()));
         note("front-start", start, "front-feel", "TOO_SOFT", "ground1", "ROCK", "share1", "100");
         // the chain of that ground is higher, so that the same pressure was farther below it
-        assertThat(dialling()).contains("From one note", "front too soft");
+        assertThat(dialling()).contains("From 1 ride", "front too soft");
     }
 
     @Test
@@ -142,10 +145,9 @@ class RideNotesTest {
                 bike + "/own-number",
                 Map.of("wheel", wheel, "entry", UUID.randomUUID().toString(), "own", "" + own));
         assertThat(answer.statusCode()).isEqualTo(302);
-        String said = "Your own number: " + own + " psi";
-        assertThat(dialling()).contains(said, "2.5 psi above what is told");
-        assertThat(rider.get("/").body()).contains(said);
-        assertThat(rider.get(bike + "/pressure").body()).contains(said);
+        String said = "Your setting " + own + " psi";
+        assertThat(dialling()).contains(said, "2.5 psi above the recommendation");
+        assertThat(rider.pressures(bike + "/pressure")).contains(said);
         assertThat(told("rear")).as("it moves nothing").isEqualTo(own - 2.5);
         var faulty = rider.post(
                 bike + "/own-number",
@@ -155,7 +157,7 @@ class RideNotesTest {
         rider.post(
                 bike + "/own-number",
                 Map.of("wheel", wheel, "entry", UUID.randomUUID().toString(), "own", ""));
-        assertThat(dialling()).doesNotContain("Your own number: ");
+        assertThat(dialling()).doesNotContain(said);
     }
 
     @Test
@@ -167,7 +169,7 @@ class RideNotesTest {
         assertThat(form.statusCode()).isEqualTo(302);
         String at = bike + "/rides/new?corrects=" + id;
         assertThat(rider.get(at).body())
-                .contains("Put a ride on Plover right", "value=\"12\"", "value=\"1.5\"", "value=\"2026-01-05T10:00\"")
+                .contains("Edit a ride: Plover", "value=\"12\"", "value=\"1.5\"", "value=\"2026-01-05T10:00\"")
                 .containsPattern("value=\"TOO_HARD\"[^>]*selected");
         note("corrects", id, "rear-start", start, "rear-feel", "TOO_SOFT", "distance", "13", "at", "2026-01-05T10:00");
         assertThat(dialling()).contains("ridden 13 km, rear too soft").doesNotContain("ridden 12 km, rear too hard");
@@ -195,8 +197,11 @@ class RideNotesTest {
                         "99999"));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body())
-                .contains("speak against each other", "is far from the", "counts only with the pressure at the start")
-                .contains("is not what belongs here", "must be at most 50000 m", "value=\"far\"");
-        assertThat(dialling()).contains("No ride is noted yet");
+                .contains(
+                        "speak against each other",
+                        "is far from the",
+                        "Required: a rating counts only with the starting pressure")
+                .contains("Enter a number, e.g. 21.5", "must be at most 50000 m", "value=\"far\"");
+        assertThat(dialling()).contains("No rides yet.");
     }
 }

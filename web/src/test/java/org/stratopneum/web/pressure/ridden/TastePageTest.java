@@ -59,25 +59,30 @@ class TastePageTest {
 
     @Test
     void whatIsSaidOnOneBikeCountsOnTheOtherUntilItStandsAlone() {
-        assertThat(page(other)).contains("Nobody has said anything yet").contains("Let it stand alone");
-        String before = rider.get("/bikes/" + other + "/pressure").body();
+        assertThat(page(other))
+                .contains("No feedback yet: for 80 % of riders it is between")
+                .contains("Let this bike learn alone");
+        String before = rider.pressures("/bikes/" + other + "/pressure");
         tooHard(known, 4);
         assertThat(page(other))
-                .contains("No notes on this wheel yet", "what your other notes say of your taste")
-                .containsPattern("taste: \\d+\\.\\d % (softer|harder)");
-        assertThat(rider.get("/bikes/" + other + "/pressure").body()).isNotEqualTo(before);
+                .contains("No feedback on this wheel yet: 80 % likely between", "Start from your other ratings:")
+                .containsPattern("ratings: \\d+\\.\\d % (softer|harder)");
+        assertThat(rider.pressures("/bikes/" + other + "/pressure")).isNotEqualTo(before);
         rider.post("/bikes/" + other + "/dialling/alone", Map.of("alone", "on"));
         assertThat(page(other))
-                .contains("This bike stands alone", "Nobody has said anything yet", "Learn from the other bikes again");
+                .contains(
+                        "This bike learns alone: ratings of other bikes do not count here, and its own not there.",
+                        "No feedback yet: for 80 % of riders it is between",
+                        "Learn from the other bikes again");
         rider.post("/bikes/" + other + "/dialling/alone", Map.of());
-        assertThat(page(other)).contains("what your other notes say of your taste");
+        assertThat(page(other)).contains("Start from your other ratings:");
     }
 
     @Test
     void aBikeEnteredLaterStartsFromTheTasteThatIsKnown() {
         tooHard(known, 4);
         String third = TypedBike.enter(rider, "name", "Knot");
-        assertThat(page(third)).contains("what your other notes say of your taste");
+        assertThat(page(third)).contains("Start from your other ratings:");
     }
 
     @Test
@@ -85,7 +90,7 @@ class TastePageTest {
         tooHard(known, 4);
         String lent = TypedBike.enter(rider, "name", "Wrens", "riderName", "Wren", "rider", "45");
         assertThat(page(lent))
-                .contains("Ridden by Wren: it stands alone.", "Nobody has said anything yet")
-                .doesNotContain("Let it stand alone");
+                .contains("Ridden by Wren: it learns alone.", "No feedback yet: for 80 % of riders it is between")
+                .doesNotContain("Let this bike learn alone");
     }
 }

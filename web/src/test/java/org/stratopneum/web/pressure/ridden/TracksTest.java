@@ -63,7 +63,7 @@ class TracksTest {
                         "value=\"90\"",
                         "value=\"1.5\"",
                         "value=\"2026-03-01T09:00\"",
-                        "Keep its start");
+                        "Save its start as a place");
         String track = form.substring(form.indexOf("track=") + 6);
         var noted = rider.post(bike + "/rides", TypedRide.with("track", track, "distance", "10"));
         assertThat(noted.statusCode()).isEqualTo(302);
@@ -94,7 +94,7 @@ class TracksTest {
         String form = upload(gpx(30, "quay"));
         assertThat(rider.get(form.substring(form.indexOf("/bikes"))).body())
                 .contains("starts at Quay")
-                .doesNotContain("Keep its start");
+                .doesNotContain("Save its start as a place");
     }
 
     /** Several pieces of the database, and still the same bytes. */
@@ -127,6 +127,6 @@ class TracksTest {
         assertThat(upload("name;km\nround;12".getBytes(StandardCharsets.UTF_8))).contains("not well-formed XML");
         assertThat(upload("<html/>".getBytes(StandardCharsets.UTF_8))).contains("is XML, but not GPX");
         assertThat(upload("<gpx/>".getBytes(StandardCharsets.UTF_8))).contains("has no track with points");
-        assertThat(upload(new byte[0])).startsWith("422").contains("is missing");
+        assertThat(upload(new byte[0])).startsWith("422").contains("Required");
     }
 }

@@ -55,7 +55,8 @@ class TrailCardTest {
                 assertThat(document.getPage(0).getMediaBox().getWidth())
                         .isGreaterThan(document.getPage(0).getMediaBox().getHeight());
                 String text = new PDFTextStripper().getText(document);
-                assertThat(text).contains("window", "Never above", "strokes", "Cautions", "Walk out", "psi", "bar");
+                assertThat(text)
+                        .contains("target range", "Never above", "strokes", "Cautions", "Walk out", "psi", "bar");
                 document.getPage(0)
                         .getResources()
                         .getFontNames()

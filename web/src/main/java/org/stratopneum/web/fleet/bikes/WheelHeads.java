@@ -1,0 +1,70 @@
+package org.stratopneum.web.fleet.bikes;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.stratopneum.web.platform.wording.DateText;
+import org.stratopneum.web.platform.wording.Numbers;
+import org.stratopneum.web.platform.wording.QuantityText;
+import org.stratopneum.web.platform.wording.Wording;
+import org.stratopneum.web.rider.Rider;
+
+/** Says what stands over the pages of a wheel. */
+@Component
+public class WheelHeads {
+
+    private static final double PERCENT = 100;
+
+    private final Garage garage;
+    private final AirLosses airLosses;
+    private final Wording wording;
+
+    WheelHeads(Garage garage, AirLosses airLosses, Wording wording) {
+        this.garage = garage;
+        this.airLosses = airLosses;
+        this.wording = wording;
+    }
+
+    /** A wheel with its bike, its place and its head, asked for at once. */
+    public record Known(WheelHead head, WheelPlace place, BikeState bike, WheelState wheel, Optional<WheelLoss> loss) {}
+
+    /** @throws org.stratopneum.web.platform.fault.NotThereException when this rider has no such wheel */
+    public Known of(UUID id, Rider rider) {
+        WheelPlace place = garage.place(id);
+        BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
+        WheelState wheel = bike.wheel(place.position()).orElseThrow();
+        Optional<WheelLoss> loss = airLosses.of(bike, place.position());
+        return new Known(of(id, place, wheel, loss, rider), place, bike, wheel, loss);
+    }
+
+    private WheelHead of(UUID id, WheelPlace place, WheelState wheel, Optional<WheelLoss> loss, Rider rider) {
+        Optional<WheelState.Tire> tire = wheel.tire();
+        WheelState.Rim rim = wheel.rim();
+        return new WheelHead(
+                place.bikeId(),
+                place.bikeName(),
+                place.mounted() ? null : place.wheelsetName(),
+                id,
+                place.position(),
+                place.otherWheel(),
+                tire.map(WheelState.Tire::id).orElse(null),
+                tire.map(fitted ->
+                                fitted.name().equals(wheel.size()) ? wheel.size() : wheel.size() + " " + fitted.name())
+                        .orElse(null),
+                rim.id(),
+                String.join(
+                        ", ",
+                        QuantityText.size(rim.internalWidthMm(), rider.lengthUnit()),
+                        wording.text(rim.hookless() ? "rim.hookless" : "rim.hooked"),
+                        wording.of("bed", rim.bed())),
+                tire.map(fitted -> wording.text(wheel.tubed() ? "wheel.tube-since" : "wheel.tubeless-since"))
+                        .orElse(null),
+                tire.map(fitted -> DateText.date(fitted.since(), rider.zoneId()))
+                        .orElse(null),
+                loss.filter(found -> found.due(rider).isPresent())
+                        .flatMap(found -> found.loss().rate())
+                        .map(rate -> wording.text("wheel.loss", Numbers.fixed(PERCENT * rate.lossPerDay(), 0)))
+                        .orElse(null),
+                wheel.tubed());
+    }
+}

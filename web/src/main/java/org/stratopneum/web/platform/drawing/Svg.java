@@ -1,0 +1,152 @@
+package org.stratopneum.web.platform.drawing;
+
+import java.util.Locale;
+import org.springframework.web.util.HtmlUtils;
+
+/**
+ * Writes the parts of a drawing one after the other. Lengths are in drawing units, angles in degrees, clockwise from
+ * twelve o'clock. What is lettered is escaped; colors and line weights belong to the classes of the styles.
+ */
+final class Svg {
+
+    private static final double HALF_CIRCLE = 180;
+
+    private final StringBuilder out = new StringBuilder();
+
+    /** A point. */
+    record Point(double x, double y) {}
+
+    /** The point {@code radius} from the middle at an angle. */
+    static Point polar(double cx, double cy, double radius, double degrees) {
+        double angle = Math.toRadians(degrees);
+        return new Point(cx + radius * Math.sin(angle), cy - radius * Math.cos(angle));
+    }
+
+    /** Text of a path or an attribute: numbers with one decimal. */
+    static String of(String format, Object... values) {
+        return String.format(Locale.ROOT, format, values);
+    }
+
+    /** The path of an arc. */
+    static String arc(double cx, double cy, double radius, double from, double to) {
+        Point first = polar(cx, cy, radius, from);
+        Point last = polar(cx, cy, radius, to);
+        return of(
+                "M%.1f %.1fA%.1f %.1f 0 %d %d %.1f %.1f",
+                first.x,
+                first.y,
+                radius,
+                radius,
+                Math.abs(to - from) > HALF_CIRCLE ? 1 : 0,
+                to > from ? 1 : 0,
+                last.x,
+                last.y);
+    }
+
+    /** The path of a part of a ring, clockwise. */
+    static String sector(double cx, double cy, double inner, double outer, double from, double to) {
+        Point a = polar(cx, cy, outer, from);
+        Point b = polar(cx, cy, outer, to);
+        Point c = polar(cx, cy, inner, to);
+        Point d = polar(cx, cy, inner, from);
+        int large = to - from > HALF_CIRCLE ? 1 : 0;
+        return of(
+                "M%.1f %.1fA%.1f %.1f 0 %d 1 %.1f %.1fL%.1f %.1fA%.1f %.1f 0 %d 0 %.1f %.1fZ",
+                a.x, a.y, outer, outer, large, b.x, b.y, c.x, c.y, inner, inner, large, d.x, d.y);
+    }
+
+    Svg path(String css, String path) {
+        out.append("<path class=\"").append(css).append("\" d=\"").append(path).append("\"/>");
+        return this;
+    }
+
+    Svg path(String css, String format, Object... values) {
+        return path(css, of(format, values));
+    }
+
+    /** A line of some thickness. */
+    Svg stroke(String css, double thickness, String path) {
+        out.append(of("<path class=\"%s\" stroke-width=\"%.1f\" d=\"%s\"/>", css, thickness, path));
+        return this;
+    }
+
+    Svg line(String css, double x1, double y1, double x2, double y2) {
+        return path(css, "M%.1f %.1fL%.1f %.1f", x1, y1, x2, y2);
+    }
+
+    Svg circle(String css, double cx, double cy, double radius) {
+        out.append(of("<circle class=\"%s\" cx=\"%.1f\" cy=\"%.1f\" r=\"%.1f\"/>", css, cx, cy, radius));
+        return this;
+    }
+
+    /** A ring of some thickness around the middle of its line. */
+    Svg ring(String css, double cx, double cy, double radius, double thickness) {
+        out.append(of(
+                "<circle class=\"%s\" cx=\"%.1f\" cy=\"%.1f\" r=\"%.1f\" stroke-width=\"%.1f\"/>",
+                css, cx, cy, radius, thickness));
+        return this;
+    }
+
+    Svg rect(String css, double x, double y, double width, double height) {
+        out.append(of(
+                "<rect class=\"%s\" x=\"%.1f\" y=\"%.1f\" width=\"%.1f\" height=\"%.1f\"/>",
+                css, x, y, Math.max(0, width), height));
+        return this;
+    }
+
+    /** @param anchor start, middle or end */
+    Svg text(String css, double x, double y, String anchor, String words) {
+        out.append(of("<text class=\"%s\" x=\"%.1f\" y=\"%.1f\" text-anchor=\"%s\">", css, x, y, anchor))
+                .append(HtmlUtils.htmlEscape(words))
+                .append("</text>");
+        return this;
+    }
+
+    /** Lettering along the vertical, read from the right. */
+    Svg upright(String css, double x, double y, String words) {
+        out.append(of(
+                        "<text class=\"%s\" text-anchor=\"middle\" transform=\"translate(%.1f %.1f) rotate(-90)\">",
+                        css, x, y))
+                .append(HtmlUtils.htmlEscape(words))
+                .append("</text>");
+        return this;
+    }
+
+    /** The shape of a state: triangle down below, triangle up above, octagon over the limit, disc inside, ring unknown. */
+    Svg state(String code, double x, double y, double size) {
+        return switch (code) {
+            case "below" ->
+                path("st-below", "M%.1f %.1fh%.1fL%.1f %.1fz", x - size, y - size * 0.8, 2 * size, x, y + size);
+            case "above" ->
+                path("st-above", "M%.1f %.1fh%.1fL%.1f %.1fz", x - size, y + size * 0.8, 2 * size, x, y - size);
+            case "blocks" ->
+                path(
+                        "st-blocks",
+                        "M%.1f %.1fh%.1fl%.1f %.1fv%.1fl%.1f %.1fh%.1fl%.1f %.1fv%.1fz",
+                        x - size * 0.4,
+                        y - size,
+                        size * 0.8,
+                        size * 0.6,
+                        size * 0.6,
+                        size * 0.8,
+                        -size * 0.6,
+                        size * 0.6,
+                        -size * 0.8,
+                        -size * 0.6,
+                        -size * 0.6,
+                        -size * 0.8);
+            case "inside" -> circle("st-inside", x, y, size * 0.85);
+            default -> circle("st-open", x, y, size * 0.75);
+        };
+    }
+
+    Svg part(Svg other) {
+        out.append(other.out);
+        return this;
+    }
+
+    @Override
+    public String toString() {
+        return out.toString();
+    }
+}

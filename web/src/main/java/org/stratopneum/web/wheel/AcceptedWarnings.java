@@ -1,0 +1,48 @@
+package org.stratopneum.web.wheel;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.log.LogDetail;
+import org.stratopneum.web.log.LogKind;
+import org.stratopneum.web.log.LogRow;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.platform.wording.FitText;
+
+/** Warnings that were accepted, each with the entry that says so. */
+record AcceptedWarnings(Map<LogDetail.WarningAccepted, UUID> entries) {
+
+    /** What the rider goes on knowing, since the tire went on. */
+    static AcceptedWarnings of(WheelState wheel, List<LogRow> setUp, Logbook logbook) {
+        Instant since = wheel.tire().map(WheelState.Tire::since).orElse(Instant.MAX);
+        return new AcceptedWarnings(setUp.stream()
+                .filter(row -> row.kind() == LogKind.WARNING_ACCEPTED && !row.struck())
+                .filter(row -> !row.happenedAt().isBefore(since))
+                .collect(Collectors.toMap(
+                        row -> (LogDetail.WarningAccepted) logbook.detailOf(row),
+                        LogRow::id,
+                        (newer, older) -> newer)));
+    }
+
+    private Optional<LogDetail.WarningAccepted> of(FitText.Said said) {
+        return entries.keySet().stream()
+                .filter(accepted -> accepted.code().equals(said.code()))
+                .findFirst();
+    }
+
+    List<WheelPage.Accepted> accepted(FitText text) {
+        return text.against().stream()
+                .flatMap(said -> of(said).stream()
+                        .map(known -> new WheelPage.Accepted(entries.get(known), said.message(), known.note())))
+                .toList();
+    }
+
+    FitText without(FitText text) {
+        return new FitText(
+                text.against().stream().filter(said -> of(said).isEmpty()).toList(), text.fine(), text.unchecked());
+    }
+}
