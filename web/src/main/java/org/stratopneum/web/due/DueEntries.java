@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -22,9 +24,6 @@ import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.jobs.OpenCards;
 import org.stratopneum.web.log.Logbook;
-import org.stratopneum.web.parts.shelf.Shelf;
-import org.stratopneum.web.parts.shelf.ShelfItem;
-import org.stratopneum.web.parts.shelf.ShelfKind;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.rider.Rider;
@@ -38,9 +37,7 @@ public class DueEntries {
     private final Riders riders;
     private final BikeAdvisor advisor;
     private final WheelDues wheelDues;
-    private final FollowUpMapper followUps;
-    private final List<OpenWork> openWork;
-    private final Shelf shelf;
+    private final ListedMapper listed;
     private final Logbook logbook;
     private final Wording wording;
 
@@ -49,21 +46,20 @@ public class DueEntries {
             Riders riders,
             BikeAdvisor advisor,
             WheelDues wheelDues,
-            FollowUpMapper followUps,
-            List<OpenWork> openWork,
-            Shelf shelf,
+            ListedMapper listed,
             Logbook logbook,
             Wording wording) {
         this.garage = garage;
         this.riders = riders;
         this.advisor = advisor;
         this.wheelDues = wheelDues;
-        this.followUps = followUps;
-        this.openWork = openWork;
-        this.shelf = shelf;
+        this.listed = listed;
         this.logbook = logbook;
         this.wording = wording;
     }
+
+    /** Sealant in stock, with something in it; {@code bestBefore} is null where the bottle says none. */
+    public record Bottle(UUID id, String name, LocalDate bestBefore, double leftMl) {}
 
     /**
      * All that was asked for once.
@@ -80,7 +76,7 @@ public class DueEntries {
             WheelDues.Known known,
             List<DueEntry> matters,
             List<DueEntry> put,
-            List<ShelfItem> shelf) {
+            List<Bottle> bottles) {
 
         /** The matter of this name, whether or not it was put off or skipped. */
         Optional<DueEntry> matter(String key) {
@@ -95,7 +91,12 @@ public class DueEntries {
         Rider rider = riders.self();
         Instant now = logbook.now();
         List<BikeState> bikes = garage.bikes();
-        WheelDues.Known known = wheelDues.known(bikes, rider, now);
+        Map<ListedMapper.Kind, List<ListedMapper.Listed>> listed =
+                this.listed.all().stream().collect(Collectors.groupingBy(ListedMapper.Listed::kind));
+        Map<String, Mark> marks = of(listed, ListedMapper.Kind.MARK)
+                .map(ListedMapper.Listed::mark)
+                .collect(Collectors.toMap(Mark::matter, Function.identity()));
+        WheelDues.Known known = wheelDues.known(bikes, marks, rider, now);
         Map<UUID, BikeAdvice> advices = new HashMap<>();
         List<DueEntry> plain = new ArrayList<>();
         List<DueEntry> marked = new ArrayList<>();
@@ -108,21 +109,25 @@ public class DueEntries {
                                 .forEach(item -> sort(matter(bike, wheel, item, known), item, known, plain, marked)));
             }
         }
-        for (OpenWork work : openWork) {
-            for (OpenWork.Begun begun : work.begun()) {
-                matter(begun, bikes, rider).ifPresent(entry -> sort(entry, null, known, plain, marked));
-            }
-        }
-        for (FollowUp followUp : followUps.open()) {
-            sort(matter(followUp), null, known, plain, marked);
-        }
-        List<ShelfItem> stock = shelf.available();
-        stock.stream()
-                .filter(item -> item.kind() == ShelfKind.SEALANT && item.bestBefore() != null)
-                .forEach(item -> sort(matter(item, known.today()), null, known, plain, marked));
+        of(listed, ListedMapper.Kind.SEARCH)
+                .flatMap(search -> search(search, bikes, rider).stream())
+                .forEach(entry -> sort(entry, null, known, plain, marked));
+        of(listed, ListedMapper.Kind.FOLLOW_UP)
+                .forEach(row -> sort(matter(row.followUp()), null, known, plain, marked));
+        List<Bottle> bottles = of(listed, ListedMapper.Kind.BOTTLE)
+                .map(row -> new Bottle(row.id(), row.what(), row.dueOn(), row.leftMl()))
+                .toList();
+        bottles.stream()
+                .filter(bottle -> bottle.bestBefore() != null)
+                .forEach(bottle -> sort(matter(bottle, known.today()), null, known, plain, marked));
         plain.sort(Comparator.comparing((DueEntry matter) -> matter.wheel() == null)
                 .thenComparing(DueEntry::due));
-        return new All(rider, known.today(), bikes, advices, known, plain, marked, stock);
+        return new All(rider, known.today(), bikes, advices, known, plain, marked, bottles);
+    }
+
+    private static Stream<ListedMapper.Listed> of(
+            Map<ListedMapper.Kind, List<ListedMapper.Listed>> listed, ListedMapper.Kind kind) {
+        return listed.getOrDefault(kind, List.of()).stream();
     }
 
     static PressureWindow window(Optional<BikeAdvice> advice, WheelPosition position) {
@@ -219,20 +224,20 @@ public class DueEntries {
     }
 
     /** Of a wheel that is in a bike; what hangs on the wall waits. */
-    private Optional<DueEntry> matter(OpenWork.Begun begun, List<BikeState> bikes, Rider rider) {
+    private Optional<DueEntry> search(ListedMapper.Listed search, List<BikeState> bikes, Rider rider) {
         return bikes.stream()
-                .flatMap(bike -> bike.wheel(begun.wheelId()).stream()
+                .flatMap(bike -> bike.wheel(search.wheelId()).stream()
                         .map(wheel -> new DueEntry(
-                                begun.key(),
-                                begun.wheelId(),
+                                "search-" + search.id(),
+                                search.wheelId(),
                                 bike.name(),
                                 wheel.position(),
                                 bike.name() + " " + wording.of("position", wheel.position()),
-                                wording.text(begun.message()),
+                                wording.text("todo.search"),
                                 "bubble",
-                                begun.path(),
+                                "/wheels/" + search.wheelId() + "/leak",
                                 DueEntry.Kind.CARD,
-                                LocalDate.ofInstant(begun.since(), rider.zoneId()))))
+                                LocalDate.ofInstant(search.at(), rider.zoneId()))))
                 .findFirst();
     }
 
@@ -267,14 +272,14 @@ public class DueEntries {
         };
     }
 
-    private DueEntry matter(ShelfItem bottle, LocalDate today) {
+    private DueEntry matter(Bottle bottle, LocalDate today) {
         return new DueEntry(
                 "bottle-" + bottle.id(),
                 null,
                 null,
                 null,
                 wording.text("todo.shelf"),
-                wording.text(bottle.pastBestBefore(today) ? "todo.bottle.past" : "todo.bottle", bottle.name()),
+                wording.text(bottle.bestBefore().isBefore(today) ? "todo.bottle.past" : "todo.bottle", bottle.name()),
                 "shelf",
                 "/shelf/" + bottle.id(),
                 DueEntry.Kind.NOTED,

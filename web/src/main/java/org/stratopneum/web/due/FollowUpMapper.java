@@ -1,7 +1,6 @@
 package org.stratopneum.web.due;
 
 import java.time.Instant;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
@@ -20,27 +19,6 @@ interface FollowUpMapper {
                     + " from follow_up f left join wheel w on (w.owner, w.id) = (f.owner, f.wheel_id)"
                     + " left join wheelset s on (s.owner, s.id) = (w.owner, w.wheelset_id)"
                     + " left join bike b on (b.owner, b.id) = (s.owner, s.bike_id) ";
-
-    /** Not what followed from a stop that was struck through, and not what the log says was done since. */
-    @Select(FOLLOW_UP + """
-            where f.done_at is null
-              and (f.stop_at is null or exists (
-                select 1 from log_current e
-                where e.owner = f.owner and e.kind = 'TRAIL_MEND' and e.wheel_id = f.wheel_id
-                  and e.happened_at = f.stop_at))
-              and (f.errand is null or not exists (
-                select 1 from log_current e
-                where e.owner = f.owner and e.wheel_id = f.wheel_id and e.happened_at > coalesce(f.stop_at, f.made_at)
-                  and (e.kind = 'JOB_ENDED' and e.detail ->> 'job' = f.job and e.detail ->> 'ending' = 'DONE'
-                    or f.errand = 'DIP' and e.kind in ('SEALANT_DIPPED', 'SEALANT_ADDED')
-                    or f.errand = 'FIND_LEAK' and e.kind = 'LEAK_FOUND'
-                    or f.errand in ('NEW_TIRE', 'NEW_TUBED_TIRE', 'CUT_BOOT', 'CUT_TIRE', 'WORN_TIRE')
-                        and e.kind = 'TIRE_REMOVED')))
-              and (f.errand is distinct from 'RESTOCK' or not exists (
-                select 1 from kit k where k.owner = b.owner and k.bike_id = b.id and k.counted_at > coalesce(f.stop_at, f.made_at)))
-            order by f.due_on, f.id
-            """)
-    List<FollowUp> open();
 
     @Select(FOLLOW_UP + "where f.id = #{id}")
     Optional<FollowUp> followUp(UUID id);

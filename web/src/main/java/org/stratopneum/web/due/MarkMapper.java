@@ -1,18 +1,13 @@
 package org.stratopneum.web.due;
 
 import java.time.Instant;
-import java.util.List;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
-import org.apache.ibatis.annotations.Select;
 
 /** What was put off and skipped, as rows. */
 @Mapper
 interface MarkMapper {
-
-    @Select("select matter, act, due_on, until, reason from agenda_mark")
-    List<Mark> all();
 
     @Insert("""
             insert into agenda_mark (matter, act, due_on, until, reason, made_at)

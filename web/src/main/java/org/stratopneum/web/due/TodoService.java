@@ -20,8 +20,6 @@ import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.log.LogOutcomes;
 import org.stratopneum.web.log.Logbook;
-import org.stratopneum.web.parts.shelf.ShelfItem;
-import org.stratopneum.web.parts.shelf.ShelfKind;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.QuantityText;
@@ -190,10 +188,10 @@ class TodoService {
 
     /** Null where there is enough; a bottle that is empty, or gone, has nothing left. */
     private String buy(UUID bottle, double wantedMl, DueEntries.All all, LocalDate until) {
-        Optional<ShelfItem> item = all.shelf().stream()
-                .filter(found -> found.kind() == ShelfKind.SEALANT && found.id().equals(bottle))
+        Optional<DueEntries.Bottle> item = all.bottles().stream()
+                .filter(found -> found.id().equals(bottle))
                 .findFirst();
-        double left = item.map(ShelfItem::left).orElse(0.0);
+        double left = item.map(DueEntries.Bottle::leftMl).orElse(0.0);
         if (wantedMl <= left) {
             return null;
         }
@@ -202,7 +200,7 @@ class TodoService {
                 item.isPresent() ? "todo.buy" : "todo.buy.gone",
                 DateText.date(until),
                 QuantityText.text(wantedMl, unit),
-                item.map(ShelfItem::name).orElse(""),
+                item.map(DueEntries.Bottle::name).orElse(""),
                 QuantityText.text(left, unit),
                 QuantityText.text(wantedMl - left, unit));
     }

@@ -45,23 +45,15 @@ public class WheelDues {
     private final OpenCards openCards;
     private final SealantDues sealantDues;
     private final Care care;
-    private final MarkMapper marks;
     private final AirLosses airLosses;
     private final Logbook logbook;
 
-    WheelDues(
-            OpenCards openCards,
-            SealantDues sealantDues,
-            Care care,
-            MarkMapper marks,
-            AirLosses airLosses,
-            Logbook logbook) {
+    WheelDues(OpenCards openCards, SealantDues sealantDues, Care care, AirLosses airLosses, Logbook logbook) {
         this.logbook = logbook;
         this.airLosses = airLosses;
         this.openCards = openCards;
         this.sealantDues = sealantDues;
         this.care = care;
-        this.marks = marks;
     }
 
     /** The name of what is due, the same for as long as it is the same matter. */
@@ -180,7 +172,7 @@ public class WheelDues {
     }
 
     @Transactional(readOnly = true)
-    public Known known(List<BikeState> bikes, Rider rider, Instant now) {
+    Known known(List<BikeState> bikes, Map<String, Mark> marks, Rider rider, Instant now) {
         CareStatus cared = care.all();
         List<LogRow> rows = rows(bikes, now);
         return new Known(
@@ -189,7 +181,7 @@ public class WheelDues {
                 SealantDues.inTubes(bikes, rows, rider),
                 airLosses.of(bikes, rows, rider, now),
                 cared,
-                marks.all().stream().collect(Collectors.toMap(Mark::matter, Function.identity())),
+                marks,
                 rider,
                 now);
     }

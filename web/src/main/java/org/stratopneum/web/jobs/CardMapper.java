@@ -87,16 +87,31 @@ interface CardMapper {
             Instant begunAt,
             UUID wheelId,
             WheelPosition position,
-            String holding) {}
+            String holding,
+            String step,
+            Answer answer,
+            Double value,
+            Double temperatureC,
+            PressureUnit readIn,
+            Instant answeredAt) {
 
-    /** The wheels of all cards that are not at their ends, the latest card first. */
+        /** What it says was answered, or null. */
+        AnswerRow answered() {
+            return step == null
+                    ? null
+                    : new AnswerRow(cardId, wheelId, step, answer, value, temperatureC, readIn, answeredAt);
+        }
+    }
+
+    /** The wheels of all cards that are not at their ends, the latest card first: a row for each answer, or one without. */
     @Select("""
             select c.id as card_id, c.job, b.name as bike_name, c.begun_at, cw.wheel_id, w.position,
-                   cw.holding::text as holding
+                   cw.holding::text as holding, a.step, a.answer, a.value, a.temperature_c, a.read_in, a.answered_at
             from job_card c
             join bike b on b.id = c.bike_id
             join job_card_wheel cw on cw.card_id = c.id
             join wheel w on w.id = cw.wheel_id
+            left join job_card_answer a on a.card_id = c.id and a.wheel_id = cw.wheel_id
             where c.ended_at is null
             order by c.begun_at desc, c.id, w.position desc
             """)
@@ -109,9 +124,6 @@ interface CardMapper {
 
     @Select(ANSWERS + "where a.card_id = #{cardId}")
     List<AnswerRow> answers(UUID cardId);
-
-    @Select(ANSWERS + "join job_card c on c.id = a.card_id where c.ended_at is null")
-    List<AnswerRow> openAnswers();
 
     @Insert("""
             insert into job_card (id, job, bike_id, choices, begun_at)

@@ -4,8 +4,12 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.agenda.DueItem;
@@ -67,14 +71,13 @@ public class OpenCards {
     /** Those on wheels that have not come to their end; how far they are is told by what held when they were begun. */
     @Transactional(readOnly = true)
     public List<OpenCard> all() {
-        List<CardMapper.OpenRow> wheels = mapper.open();
-        if (wheels.isEmpty()) {
-            return List.of();
-        }
-        List<CardMapper.AnswerRow> answers = mapper.openAnswers();
+        Map<List<UUID>, List<CardMapper.OpenRow>> wheels = mapper.open().stream()
+                .collect(Collectors.groupingBy(
+                        row -> List.of(row.cardId(), row.wheelId()), LinkedHashMap::new, Collectors.toList()));
         List<OpenCard> open = new ArrayList<>();
-        for (CardMapper.OpenRow wheel : wheels) {
-            Walk walk = walk(wheel, answers);
+        for (List<CardMapper.OpenRow> rows : wheels.values()) {
+            CardMapper.OpenRow wheel = rows.get(0);
+            Walk walk = walk(wheel, rows);
             if (walk.open().isPresent()) {
                 open.add(new OpenCard(
                         wheel.cardId(),
@@ -99,11 +102,11 @@ public class OpenCards {
         return facts.build();
     }
 
-    private Walk walk(CardMapper.OpenRow wheel, List<CardMapper.AnswerRow> answers) {
-        List<CardMapper.AnswerRow> own = answers.stream()
-                .filter(answer -> answer.cardId().equals(wheel.cardId())
-                        && answer.wheelId().equals(wheel.wheelId()))
+    private Walk walk(CardMapper.OpenRow wheel, List<CardMapper.OpenRow> rows) {
+        List<CardMapper.AnswerRow> answers = rows.stream()
+                .map(CardMapper.OpenRow::answered)
+                .filter(Objects::nonNull)
                 .toList();
-        return Walk.of(wheel.job().script(), facts(wheel), CardMapper.AnswerRow.given(own));
+        return Walk.of(wheel.job().script(), facts(wheel), CardMapper.AnswerRow.given(answers));
     }
 }

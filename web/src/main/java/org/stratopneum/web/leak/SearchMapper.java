@@ -45,10 +45,6 @@ interface SearchMapper {
     @Select(SEARCH + "where wheel_id = #{wheelId} and ended_at is null")
     Optional<SearchRow> openOn(UUID wheelId);
 
-    /** All that stand open. */
-    @Select(SEARCH + "where ended_at is null order by begun_at, id")
-    List<SearchRow> open();
-
     /** 0 where one of this name, or an open one on this wheel, is there already. */
     @Insert("""
             insert into leak_search (id, wheel_id, system, mode, known, begun_at)

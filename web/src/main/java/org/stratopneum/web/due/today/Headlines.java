@@ -46,7 +46,7 @@ class Headlines {
         Optional<DueEntry> first =
                 amiss.leaks.stream().findFirst().or(() -> amiss.sealant.stream().findFirst());
         return new TodayPage.Headline(
-                text(amiss, all),
+                text(amiss),
                 why(amiss),
                 first.map(this::act).orElse(null),
                 first.map(matter -> matter.icon().equals("bubble") ? leak(matter) : matter.path())
@@ -73,7 +73,7 @@ class Headlines {
                 .toList();
     }
 
-    private String text(Amiss amiss, DueEntries.All all) {
+    private String text(Amiss amiss) {
         if (!amiss.over.isEmpty()) {
             return wording.text("today.head.over", list(amiss.over));
         }

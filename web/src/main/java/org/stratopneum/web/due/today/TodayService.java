@@ -28,7 +28,6 @@ import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.log.LogOutcome;
 import org.stratopneum.web.log.LogOutcomes;
 import org.stratopneum.web.log.Logbook;
-import org.stratopneum.web.parts.shelf.ShelfKind;
 import org.stratopneum.web.platform.drawing.BikeDrawing;
 import org.stratopneum.web.platform.drawing.WheelDial;
 import org.stratopneum.web.platform.wording.DateText;
@@ -118,11 +117,7 @@ class TodayService {
                 notice,
                 todo.subList(0, Math.min(ROWS, todo.size())),
                 Math.max(0, todo.size() - ROWS),
-                wording.text(
-                        "today.shelf",
-                        all.shelf().stream()
-                                .filter(item -> item.kind() == ShelfKind.SEALANT)
-                                .count()));
+                wording.text("today.shelf", all.bottles().size()));
     }
 
     /** What is amiss first, then what is in progress. */
