@@ -20,7 +20,6 @@ import org.stratopneum.web.pressure.ride.RideForm;
  * @param why how that is, by its message: bare, misfit or missing; null where there is a recommendation
  * @param settable whether it may be set
  * @param gauge name of the gauge in hand, or null
- * @param total the load of bike, rider and luggage, and {@code rider} who rides it where somebody else does
  * @param section its section, or null without a tire that goes with the rim
  * @param sectionSaid what the section shows, for those who hear the page
  * @param facts what is on it, in words

@@ -38,7 +38,6 @@ import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.pressure.AdvisedPressures;
 import org.stratopneum.web.pressure.ReadingForm;
 import org.stratopneum.web.pressure.ReadingWriter;
-import org.stratopneum.web.pressure.WindowWording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 
@@ -58,7 +57,6 @@ class TodayService {
     private final ReadingWriter writer;
     private final Dials dials;
     private final Wording wording;
-    private final WindowWording windows;
     private final ProblemWording problemWording;
 
     TodayService(
@@ -72,7 +70,6 @@ class TodayService {
             ReadingWriter writer,
             Dials dials,
             Wording wording,
-            WindowWording windows,
             ProblemWording problemWording) {
         this.dues = dues;
         this.rows = rows;
@@ -84,7 +81,6 @@ class TodayService {
         this.writer = writer;
         this.dials = dials;
         this.wording = wording;
-        this.windows = windows;
         this.problemWording = problemWording;
     }
 

@@ -6,7 +6,7 @@ import org.stratopneum.web.fleet.bikes.WheelHead;
 /**
  * A wheel whose gauge is watched.
  *
- * @param bike where it belongs, in words
+ * @param head what stands over every page of the wheel
  * @param told what to set, in words, or null
  * @param gauge name of the gauge in hand, or null
  * @param tire what the gauge is put on: volume (l) and pressure now (kPa)

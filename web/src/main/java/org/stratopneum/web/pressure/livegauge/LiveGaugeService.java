@@ -22,7 +22,6 @@ import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.PressureText;
 import org.stratopneum.web.platform.wording.ProblemWording;
-import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.pressure.AdvisedPressures;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.rider.Rider;
@@ -39,21 +38,14 @@ class LiveGaugeService {
     private final Riders riders;
     private final BikeAdvisor advisor;
     private final Logbook logbook;
-    private final Wording wording;
     private final ProblemWording problemWording;
 
     LiveGaugeService(
-            WheelHeads heads,
-            Riders riders,
-            BikeAdvisor advisor,
-            Logbook logbook,
-            Wording wording,
-            ProblemWording problemWording) {
+            WheelHeads heads, Riders riders, BikeAdvisor advisor, Logbook logbook, ProblemWording problemWording) {
         this.heads = heads;
         this.riders = riders;
         this.advisor = advisor;
         this.logbook = logbook;
-        this.wording = wording;
         this.problemWording = problemWording;
     }
 
