@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.UUID;
 import org.stratopneum.web.fleet.bikes.WheelHead;
 import org.stratopneum.web.log.LogOutcome;
+import org.stratopneum.web.log.WheelLine;
 import org.stratopneum.web.platform.drawing.HistoryBand;
 import org.stratopneum.web.platform.wording.FormView;
 
@@ -25,7 +26,7 @@ public record HistoryPage(
         String said,
         List<Stay> stays,
         List<Figure> figures,
-        List<Entry> entries,
+        List<WheelLine> entries,
         Tread tread,
         LogOutcome outcome) {
 
@@ -63,9 +64,6 @@ public record HistoryPage(
 
     /** A time on a wheel. */
     public record Stay(String name, String link, String from, String until, String days, String ridden) {}
-
-    /** An entry of the log. */
-    public record Entry(UUID id, String when, String what, String note, boolean struck, boolean corrected) {}
 
     /** A number that matters, and how surely it is known. */
     public record Figure(String name, String value, String doubt) {}

@@ -49,7 +49,6 @@ class HistoryService {
 
     private final PartHistories lives;
     private final WheelHeads heads;
-    private final WheelLog wheelLog;
     private final Garage garage;
     private final BikeAdvisor advisor;
     private final WindowWording windows;
@@ -64,7 +63,6 @@ class HistoryService {
     HistoryService(
             PartHistories lives,
             WheelHeads heads,
-            WheelLog wheelLog,
             Garage garage,
             BikeAdvisor advisor,
             WindowWording windows,
@@ -77,7 +75,6 @@ class HistoryService {
             ProblemWording problemWording) {
         this.lives = lives;
         this.heads = heads;
-        this.wheelLog = wheelLog;
         this.garage = garage;
         this.advisor = advisor;
         this.windows = windows;
@@ -123,7 +120,7 @@ class HistoryService {
                 stays(life, stay -> "/tires/" + stay.tire() + "/history", name, rider, now),
                 figures,
                 logbook.ofWheel(id, List.of(LogKind.values()), LATEST).stream()
-                        .map(row -> wheelLog.entry(row, rider))
+                        .map(row -> logWording.ofWheel(row, rider))
                         .toList(),
                 null,
                 outcomes.of(written, struck, rider));

@@ -41,6 +41,18 @@ public class LogWording {
         return wording.text("log.entries", count);
     }
 
+    /** For a page that is about one wheel: which one it is need not be said, but the day. */
+    public WheelLine ofWheel(LogRow row, Rider rider) {
+        LogLine line = line(row, rider);
+        return new WheelLine(
+                row.id(),
+                DateText.moment(row.happenedAt(), rider.zoneId()),
+                line.what(),
+                line.note(),
+                row.struck(),
+                line.corrected());
+    }
+
     public LogLine line(LogRow row, Rider rider) {
         LogDetail detail = json.read(row);
         LogNames names = row.names();

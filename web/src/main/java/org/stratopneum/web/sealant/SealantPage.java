@@ -8,6 +8,7 @@ import org.stratopneum.web.fleet.bikes.WheelHead;
 import org.stratopneum.web.fleet.care.WheelCare;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogOutcome;
+import org.stratopneum.web.log.WheelLine;
 import org.stratopneum.web.platform.drawing.SealantChart;
 import org.stratopneum.web.platform.drawing.SectionDrawing;
 import org.stratopneum.web.platform.wording.FormView;
@@ -39,7 +40,7 @@ record SealantPage(
         Units units,
         List<Bottle> bottles,
         String buy,
-        List<Entry> entries,
+        List<WheelLine> entries,
         LogOutcome outcome) {
 
     /** The forms of the page. */
@@ -116,7 +117,4 @@ record SealantPage(
 
     /** A bottle of the shelf with what is left of it. */
     public record Bottle(UUID id, String name) {}
-
-    /** An entry in words. */
-    public record Entry(UUID id, String when, String what, String note, boolean struck, boolean corrected) {}
 }

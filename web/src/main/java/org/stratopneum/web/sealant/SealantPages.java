@@ -13,6 +13,7 @@ import org.stratopneum.web.fleet.care.WheelCare;
 import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogOutcome;
 import org.stratopneum.web.log.LogRow;
+import org.stratopneum.web.log.LogWording;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.parts.shelf.Shelf;
 import org.stratopneum.web.parts.shelf.ShelfItem;
@@ -34,6 +35,7 @@ class SealantPages {
     private final Shelf shelf;
     private final Wording wording;
     private final SealantWording said;
+    private final LogWording logWording;
     private final MovedWording movedWording;
     private final DoseWording doseWording;
 
@@ -43,6 +45,7 @@ class SealantPages {
             Shelf shelf,
             Wording wording,
             SealantWording said,
+            LogWording logWording,
             MovedWording movedWording,
             DoseWording doseWording) {
         this.logbook = logbook;
@@ -50,6 +53,7 @@ class SealantPages {
         this.shelf = shelf;
         this.wording = wording;
         this.said = said;
+        this.logWording = logWording;
         this.movedWording = movedWording;
         this.doseWording = doseWording;
     }
@@ -109,7 +113,10 @@ class SealantPages {
                         .map(item -> new SealantPage.Bottle(item.id(), said.bottle(item, rider)))
                         .toList(),
                 standing == null ? null : buy(standing, bottles, rider),
-                rows.stream().limit(SHOWN).map(row -> said.entry(row, rider)).toList(),
+                rows.stream()
+                        .limit(SHOWN)
+                        .map(row -> logWording.ofWheel(row, rider))
+                        .toList(),
                 outcome);
     }
 

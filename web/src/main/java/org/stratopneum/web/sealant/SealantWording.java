@@ -15,9 +15,7 @@ import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.fleet.care.WheelCare;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogKind;
-import org.stratopneum.web.log.LogLine;
 import org.stratopneum.web.log.LogRow;
-import org.stratopneum.web.log.LogWording;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.parts.shelf.ShelfItem;
 import org.stratopneum.web.platform.drawing.SealantChart;
@@ -39,12 +37,10 @@ class SealantWording {
     private static final int TOP_UPS = 4;
 
     private final Wording wording;
-    private final LogWording logWording;
     private final Logbook logbook;
 
-    SealantWording(Wording wording, LogWording logWording, Logbook logbook) {
+    SealantWording(Wording wording, Logbook logbook) {
         this.wording = wording;
-        this.logWording = logWording;
         this.logbook = logbook;
     }
 
@@ -77,17 +73,6 @@ class SealantWording {
 
     String bottle(ShelfItem item, Rider rider) {
         return wording.text("sealant.bottle", item.name(), QuantityText.text(item.left(), rider.volumeUnit()));
-    }
-
-    SealantPage.Entry entry(LogRow row, Rider rider) {
-        LogLine line = logWording.line(row, rider);
-        return new SealantPage.Entry(
-                row.id(),
-                DateText.moment(row.happenedAt(), rider.zoneId()),
-                line.what(),
-                line.note(),
-                row.struck(),
-                line.corrected());
     }
 
     /** What the stick said, as volume, and what it teaches. */

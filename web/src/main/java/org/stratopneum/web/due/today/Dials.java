@@ -4,6 +4,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.tire.LiquidPool;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSection;
@@ -105,10 +106,20 @@ class Dials {
                 ml,
                 depth,
                 sealant.leastMl(),
-                dry
-                        ? wording.text("today.dry")
-                        : Numbers.fixed(rider.volumeUnit().fromCore(ml), 0) + " "
-                                + rider.volumeUnit().symbol(),
+                dry ? wording.text("today.dry") : level(sealant, rider.volumeUnit()),
                 dry || ml < sealant.leastMl());
+    }
+
+    /** One figure, or both ends of the 80 % band where that is wider than half of a filling: nobody knows then. */
+    private static String level(SealantState sealant, RiderUnit unit) {
+        var volume = sealant.forecast().volumeMl();
+        boolean known = volume.p90() - volume.p10() < sealant.fullMl() / 2;
+        return (known ? whole(volume.p50(), unit) : whole(volume.p10(), unit) + "-" + whole(volume.p90(), unit))
+                + " "
+                + unit.symbol();
+    }
+
+    private static String whole(double ml, RiderUnit unit) {
+        return Numbers.fixed(unit.fromCore(ml), 0);
     }
 }
