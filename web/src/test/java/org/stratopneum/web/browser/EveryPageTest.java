@@ -92,7 +92,7 @@ class EveryPageTest {
             "/exchange",
             "/todo",
             "/todo/month",
-            "/todo?on=2031-05-05&at=07:30",
+            "/todo?at=07:30&ground=ROCK",
             "/matters/d0000000-0000-4000-8000-000000000602-SEALANT_REFRESH",
             "/digest",
             WHEEL + "/jobs/new?job=REFRESH_THROUGH_VALVE",
