@@ -95,6 +95,8 @@ class RideService {
         Map<String, String> fields = filled(typed, planned, goals, all);
         FormReader reader = new FormReader(fields);
         Optional<Asked> asked = read(reader, goals, all);
+        Optional<BikeAdvice> advice = asked.flatMap(this::advice);
+        Optional<TripPressures.Planned> carried = asked.flatMap(ride -> carried(ride, advice, goals, all));
         FormView form =
                 new FormView(fields, problemWording.messages(reader.problems().list()));
         return new RidePage(
@@ -110,10 +112,10 @@ class RideService {
                 planned.map(DueEntry::what).orElse(null),
                 asked.map(ride -> title(ride, all.today())).orElse(null),
                 asked.map(this::what).orElse(null),
-                asked.flatMap(ride -> trip(ride, goals, all)).orElse(null),
-                asked.map(ride -> set(ride, goals, all)).orElse(List.of()),
+                carried.flatMap(this::trip).orElse(null),
+                set(carried, advice, all.rider().pressureUnit()),
                 all.rider().pressureUnit().symbol(),
-                asked.map(ride -> wheels(ride, all)).orElse(List.of()));
+                asked.map(ride -> wheels(ride, advice, all)).orElse(List.of()));
     }
 
     /** The next day of the list that says a ride: a reminder of its own, as a calendar brings it in. */
@@ -207,20 +209,20 @@ class RideService {
                 : advisor.adviseOn(ride.bike, new GroundMix(Map.of(ride.ground, 1.0)));
     }
 
-    private Optional<TripPressures.Planned> carried(Asked ride, List<Place> goals, DueEntries.All all) {
-        return ride.goal.flatMap(goal -> advice(ride)
-                .flatMap(advice -> trips.planned(
-                        ride.bike,
-                        advice,
-                        goals,
-                        goal.id(),
-                        ride.day.atTime(ride.time).atZone(all.rider().zoneId()).toInstant(),
-                        all.known().losses(),
-                        all.rider())));
+    private Optional<TripPressures.Planned> carried(
+            Asked ride, Optional<BikeAdvice> advice, List<Place> goals, DueEntries.All all) {
+        return ride.goal.flatMap(goal -> advice.flatMap(found -> trips.planned(
+                ride.bike,
+                found,
+                goals,
+                goal.id(),
+                ride.day.atTime(ride.time).atZone(all.rider().zoneId()).toInstant(),
+                all.known().losses(),
+                all.rider())));
     }
 
-    private Optional<RidePage.Trip> trip(Asked ride, List<Place> goals, DueEntries.All all) {
-        return carried(ride, goals, all)
+    private Optional<RidePage.Trip> trip(TripPressures.Planned carried) {
+        return Optional.of(carried)
                 .filter(planned -> !planned.wheels().isEmpty())
                 .map(planned -> new RidePage.Trip(
                         new ClimbDrawing(
@@ -250,16 +252,14 @@ class RideService {
     }
 
     /** Carried to where it leads; where that is not known, or the bike stays where it is, the recommendation itself. */
-    private List<RidePage.Set> set(Asked ride, List<Place> goals, DueEntries.All all) {
-        Optional<TripPressures.Planned> carried = carried(ride, goals, all);
+    private List<RidePage.Set> set(
+            Optional<TripPressures.Planned> carried, Optional<BikeAdvice> advice, PressureUnit unit) {
         if (carried.isPresent()) {
             return carried.get().wheels().stream()
                     .map(wheel -> new RidePage.Set(wheel.where(), wheel.set(), wheel.beside(), wheel.against()))
                     .toList();
         }
-        PressureUnit unit = all.rider().pressureUnit();
-        return advice(ride)
-                .flatMap(advice -> AdvisedPressures.settable(advice, unit))
+        return advice.flatMap(found -> AdvisedPressures.settable(found, unit))
                 .map(told -> Stream.of(WheelPosition.values())
                         .map(position -> new RidePage.Set(
                                 wording.of("position", position),
@@ -270,8 +270,7 @@ class RideService {
                 .orElse(List.of());
     }
 
-    private List<RidePage.Wheel> wheels(Asked ride, DueEntries.All all) {
-        Optional<BikeAdvice> advice = advice(ride);
+    private List<RidePage.Wheel> wheels(Asked ride, Optional<BikeAdvice> advice, DueEntries.All all) {
         List<RidePage.Wheel> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {
             ride.bike.wheel(position).ifPresent(wheel -> {

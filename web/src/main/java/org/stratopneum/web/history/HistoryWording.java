@@ -171,7 +171,7 @@ class HistoryWording {
         } else if (wear.left() == null || wear.leftHigh() == null) {
             lines.add(
                     wear.leftLow() == null || wear.leftLow() <= 0
-                            ? wording.text("life.wear.untold", worn)
+                            ? wording.text("life.wear.not-known", worn)
                             : wording.text("life.wear.at-least", worn, distance(wear.leftLow() * KM_IN_1000, rider)));
         } else {
             lines.add(wording.text(

@@ -237,7 +237,7 @@ public class LogWording {
         List<String> notes = new ArrayList<>();
         if (detail instanceof LogDetail.PressureRead asked && asked.toldKpa() != null) {
             String told = PressureText.text(GaugePressure.kpa(asked.toldKpa()), asked.readIn());
-            notes.add(wording.text("log.note.told", told));
+            notes.add(wording.text("log.note.recommended", told));
         }
         if (detail instanceof LogDetail.PressureRead pressed && pressed.thumb() != null) {
             notes.add(wording.of("log.thumb", pressed.thumb()));

@@ -160,7 +160,7 @@ public class AdviceWording {
                                 .orElse(List.of()),
                         unit),
                 new SteelRule.Words(
-                        wording.text("rule.told", number),
+                        wording.text("rule.recommended", number),
                         last.map(reading -> wording.text(
                                         "rule.read",
                                         PressureText.number(reading.pressure(), unit),
@@ -185,7 +185,7 @@ public class AdviceWording {
         String number = PressureText.text(told.pressure(wheel.position()), unit);
         String recommended = advice.window() == null
                 ? wording.text("level.BLOCKS")
-                : wording.text("rule.said.told", number, windows.range(advice.window(), unit));
+                : wording.text("rule.said.recommended", number, windows.range(advice.window(), unit));
         return held.map(found -> wording.text(
                         found.estimated() ? "rule.said.now" : "rule.said.read",
                         recommended,

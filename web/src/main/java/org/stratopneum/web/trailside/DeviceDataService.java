@@ -217,9 +217,9 @@ class DeviceDataService {
     private String told(WheelAir.Known air, PressureUnit unit) {
         String usual = PressureText.both(air.budget().goal(AirGoal.USUAL), unit);
         return air.window() == null
-                ? wording.text("trail.told.read", usual)
+                ? wording.text("trail.recommended.read", usual)
                 : wording.text(
-                        "trail.told",
+                        "trail.recommended",
                         usual,
                         PressureText.number(air.window().low(), unit),
                         PressureText.text(air.window().high(), unit));

@@ -246,6 +246,6 @@ class WheelService {
                 .map(told -> new Wrote(
                         writer.writeAsTold(ask.known.bike(), ask.rider, told, Map.of(position, form.entryId(position))),
                         null))
-                .orElseGet(() -> new Wrote(null, page(ask, null, null, "pressure.told-changed")));
+                .orElseGet(() -> new Wrote(null, page(ask, null, null, "pressure.recommendation-changed")));
     }
 }

@@ -160,7 +160,7 @@ class TodayService {
                                         WheelPosition.REAR, form.entryId(WheelPosition.REAR),
                                         WheelPosition.FRONT, form.entryId(WheelPosition.FRONT))),
                         null))
-                .orElseGet(() -> new Wrote(null, page(null, null, "pressure.told-changed")));
+                .orElseGet(() -> new Wrote(null, page(null, null, "pressure.recommendation-changed")));
     }
 
     private BikeCard card(BikeState bike, DueEntries.All all, LogOutcome outcome, Again again) {

@@ -97,7 +97,7 @@ public class PaceWording {
         PressureUnit beside = PressureText.beside(unit);
         double loss = told.kpa() * rate.lossPerDay();
         return wording.text(
-                "pace.at-told",
+                "pace.at-recommended",
                 Numbers.fixed(unit.fromKpa(loss), unit.decimals() + 1),
                 unit.symbol(),
                 Numbers.fixed(beside.fromKpa(loss), beside.decimals() + 1),

@@ -87,7 +87,8 @@ final class RiddenForm {
                     .toReference(GaugePressure.kpa(start.get()))
                     .kpa();
             if (!RideNote.LOG_RATIO.contains(Math.log(reference / chain.kpa()))) {
-                reader.add(new Problem("start", "far-from-told", unit.fromKpa(chain.kpa()), null, unit.symbol()));
+                reader.add(
+                        new Problem("start", "far-from-recommended", unit.fromKpa(chain.kpa()), null, unit.symbol()));
             }
         }
         return start.isEmpty() && feel.isEmpty() && !burp && !strike
