@@ -42,6 +42,7 @@ public record FitCase(
      * A rim.
      *
      * @param depthMm from its outer edge to where the valve comes out (mm), or null
+     * @param hookless whether its walls are straight, or null where nobody looked
      * @param bed what it offers a tubeless tire, or null
      * @param maxKpa most that is printed on it (kPa gauge), or null
      */
@@ -49,7 +50,7 @@ public record FitCase(
             double internalWidthMm,
             double beadSeatDiameterMm,
             Double depthMm,
-            boolean hookless,
+            Boolean hookless,
             RimBed bed,
             Double maxKpa,
             ValveHole valveHole) {}
@@ -57,10 +58,12 @@ public record FitCase(
     /**
      * What the tire says of itself.
      *
+     * @param tubeless whether it is marked for tubeless, or null where nobody looked
+     * @param hooklessAllowed whether it is marked for straight-walled rims, or null where nobody looked
      * @param maxKpa most that is printed on it (kPa gauge), or null
      * @param maxLoadKg most load that is printed on it (kg), or null
      */
-    public record Marks(boolean tubeless, boolean hooklessAllowed, Double maxKpa, Double maxLoadKg) {}
+    public record Marks(Boolean tubeless, Boolean hooklessAllowed, Double maxKpa, Double maxLoadKg) {}
 
     /**
      * A valve; what is null was not given.

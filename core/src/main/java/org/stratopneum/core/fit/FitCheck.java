@@ -20,6 +20,9 @@ public record FitCheck(List<Verdict> verdicts, List<Unchecked> unchecked, Ceilin
 
     /** Checks that need what was not given. */
     public enum Unchecked {
+        RIM_EDGE,
+        TUBELESS_MARK,
+        HOOKLESS_MARK,
         RIM_BED,
         VALVE_LENGTH,
         VALVE_HOLE,
@@ -52,8 +55,8 @@ public record FitCheck(List<Verdict> verdicts, List<Unchecked> unchecked, Ceilin
         Ceiling ceiling = Ceiling.of(
                 parts.marks().maxKpa(),
                 parts.rim().maxKpa(),
-                parts.rim().hookless(),
-                parts.tubeless() && !parts.marks().tubeless(),
+                Ceiling.hooklessCounts(parts.rim().hookless(), parts.tire().nominalWidthMm()),
+                parts.tubeless() && Boolean.FALSE.equals(parts.marks().tubeless()),
                 parts.tire().section().inflatedWidth());
         if (ceiling.usual()) {
             gathering.unchecked(Unchecked.CEILING);

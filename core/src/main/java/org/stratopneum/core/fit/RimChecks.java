@@ -32,10 +32,11 @@ final class RimChecks {
         }
     }
 
-    /** Narrowest tire on a hookless rim, and the widest such rim for the narrowest two (standard, from memory; mm). */
-    private static final double HOOKLESS_LEAST_MM = 28;
+    private static final double HOOKLESS_LEAST_MM = Ceiling.HOOKLESS_LEAST_TIRE_MM;
 
+    /** The widest hookless rim for the narrowest two tires (standard, from memory; mm). */
     private static final double WIDEST_FOR_28_MM = 23;
+
     private static final double WIDEST_FOR_29_MM = 25;
 
     /** A ratio that stands exactly on its limit counts as inside. */
@@ -46,7 +47,9 @@ final class RimChecks {
     static void check(FitCase parts, FitCheck.Gathering gathering) {
         beadSeats(parts, gathering);
         widths(parts, gathering);
-        if (parts.rim().hookless()) {
+        if (parts.rim().hookless() == null) {
+            gathering.unchecked(FitCheck.Unchecked.RIM_EDGE);
+        } else if (parts.rim().hookless()) {
             hookless(parts, gathering);
         }
         if (parts.tubeless()) {
@@ -93,7 +96,10 @@ final class RimChecks {
     private static void hookless(FitCase parts, FitCheck.Gathering gathering) {
         double tire = parts.tire().nominalWidthMm();
         double rim = parts.rim().internalWidthMm();
-        if (!parts.marks().hooklessAllowed()) {
+        Boolean allowed = parts.marks().hooklessAllowed();
+        if (allowed == null) {
+            gathering.unchecked(FitCheck.Unchecked.HOOKLESS_MARK);
+        } else if (!allowed) {
             gathering.add(Level.BLOCKS, FitCode.HOOKLESS_NOT_ALLOWED);
         }
         Double widest = widestHookless(tire);
@@ -102,7 +108,7 @@ final class RimChecks {
         } else if (widest != null && rim > widest) {
             gathering.add(
                     Level.BLOCKS, FitCode.HOOKLESS_RIM_TOO_WIDE, Length.mm(tire), Length.mm(rim), Length.mm(widest));
-        } else if (parts.marks().hooklessAllowed()) {
+        } else if (Boolean.TRUE.equals(allowed)) {
             gathering.add(Level.FINE, FitCode.HOOKLESS_ALLOWED, Ceiling.HOOKLESS);
         }
     }
@@ -117,9 +123,11 @@ final class RimChecks {
 
     private static void tubelessTire(FitCase parts, FitCheck.Gathering gathering) {
         GaugePressure wanted = UsualMinimum.tubeless(parts.tire().section().inflatedWidth());
-        if (parts.marks().tubeless()) {
+        if (parts.marks().tubeless() == null) {
+            gathering.unchecked(FitCheck.Unchecked.TUBELESS_MARK);
+        } else if (parts.marks().tubeless()) {
             gathering.add(Level.FINE, FitCode.TUBELESS_MARKED);
-        } else if (parts.rim().hookless()) {
+        } else if (Boolean.TRUE.equals(parts.rim().hookless())) {
             gathering.add(Level.BLOCKS, FitCode.TUBELESS_NOT_MARKED_HOOKLESS);
         } else if (wanted.isAbove(Ceiling.UNMARKED_TUBELESS)) {
             gathering.add(Level.BLOCKS, FitCode.TUBELESS_NOT_MARKED_NARROW, wanted, Ceiling.UNMARKED_TUBELESS);

@@ -20,6 +20,9 @@ public record Ceiling(GaugePressure pressure, boolean usual) {
     /** A tire that was not made for tubeless gets no more than this without a tube (kPa gauge; common practice). */
     public static final GaugePressure UNMARKED_TUBELESS = GaugePressure.kpa(300);
 
+    /** Narrowest tire that may go on a hookless rim (nominal width, mm; the current standard, from memory). */
+    public static final double HOOKLESS_LEAST_TIRE_MM = 28;
+
     /** Casing tension (psi mm): it grows with pressure times width, and few casings are made for more. */
     private static final double USUAL_TENSION = 2600;
 
@@ -46,6 +49,17 @@ public record Ceiling(GaugePressure pressure, boolean usual) {
         GaugePressure usual = usualFor(width);
         boolean standsIn = tireMaxKpa == null && (known == null || usual.isBelow(known));
         return new Ceiling(standsIn ? usual : known, standsIn);
+    }
+
+    /**
+     * Whether the limit of hookless rims holds: where nobody looked at the edge it does, unless the tire is too narrow for
+     * any such rim, so that a limit is never left out for want of an answer.
+     *
+     * @param hookless whether the rim has straight walls, or null where nobody looked
+     * @param tireMm nominal width of the tire (mm)
+     */
+    public static boolean hooklessCounts(Boolean hookless, double tireMm) {
+        return hookless == null ? tireMm >= HOOKLESS_LEAST_TIRE_MM : hookless;
     }
 
     /**

@@ -296,4 +296,19 @@ class FitCheckTest {
                 .isInstanceOf(InvalidInputException.class)
                 .hasMessageContaining(FitCase.RIM_WIDTHS_DIFFER);
     }
+
+    /** What nobody looked at is neither for nor against: it is left unchecked, and the limit of a hookless rim counts. */
+    @Test
+    void whatNobodyLookedAtIsNotJudged() {
+        FitCase.Rim unseen = new FitCase.Rim(30, 622, 20.0, null, RimBed.TAPED, null, HOLE);
+        FitCheck check = FitCheck.of(tubeless(57, unseen, new FitCase.Marks(null, null, 600.0, null)));
+        assertThat(check.worst()).isEqualTo(Level.FINE);
+        assertThat(check.unchecked()).contains(FitCheck.Unchecked.RIM_EDGE, FitCheck.Unchecked.TUBELESS_MARK);
+        assertThat(check.ceiling().pressure().kpa()).isEqualTo(500);
+
+        FitCheck hookless =
+                FitCheck.of(tubeless(57, rim(30, true, RimBed.TAPED), new FitCase.Marks(null, null, null, null)));
+        assertThat(hookless.worst()).isEqualTo(Level.FINE);
+        assertThat(hookless.unchecked()).contains(FitCheck.Unchecked.HOOKLESS_MARK);
+    }
 }

@@ -154,7 +154,7 @@ final class CardCase {
         add(holding, Condition.NUTTED, choices.hub() == Hub.NUTS);
         add(holding, Condition.GEAR_HUB, choices.hub() == Hub.GEAR_HUB);
         add(holding, Condition.HUB_MOTOR, choices.hub() == Hub.HUB_MOTOR);
-        add(holding, Condition.HOOKLESS, now.rim().hookless());
+        add(holding, Condition.HOOKLESS, now.rim().isHookless());
         add(holding, Condition.TIRE_ON, now.tire().isPresent());
         add(holding, Condition.SAME_TIRE, sameTire);
         add(holding, Condition.TUBED, tubed);
@@ -308,7 +308,7 @@ final class CardCase {
         builder.amount(Amount.TUBE_DOSE, (double) Math.round(TubeSealant.ml(onRim.section(), family)));
         if (job.goal() == Job.Goal.TUBELESS) {
             WheelState.Tire tire = goal.tire().orElseThrow();
-            var extras = new SealantDose.Extras(tire.marks().tubeless(), choices.insert(), choices.newTire());
+            var extras = new SealantDose.Extras(tire.marks().madeForTubeless(), choices.insert(), choices.newTire());
             builder.amount(
                     Amount.DOSE,
                     SealantDose.of(onRim.section(), choices.dose(), extras).roundedMl());

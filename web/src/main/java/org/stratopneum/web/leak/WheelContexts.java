@@ -82,7 +82,7 @@ class WheelContexts {
                     && loss.filter(WheelContexts::mayLeak).isPresent();
             tick(fields, "lever", levered);
             tick(fields, "insert", on.fitted().insert());
-            tick(fields, "casing", !wheel.tubed() && !on.marks().tubeless());
+            tick(fields, "casing", !wheel.tubed() && !on.marks().madeForTubeless());
         });
         tick(fields, "sealed", !wheel.tubed() && wheel.rim().bed() == RimBed.SEALED);
         List<LogRow> setUp = of(rows, List.of(LogKind.SEALANT_ADDED, LogKind.RIM_TAPED));

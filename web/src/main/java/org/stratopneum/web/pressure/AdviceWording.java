@@ -134,7 +134,7 @@ public class AdviceWording {
                 SectionDrawing.of(
                         advice.section(),
                         new SectionDrawing.Inside(
-                                wheel.rim().hookless(), wheel.rim().depthMm(), wheel.taped(), wheel.tubed()),
+                                wheel.rim().isHookless(), wheel.rim().depthMm(), wheel.taped(), wheel.tubed()),
                         reader.units().length()));
     }
 

@@ -41,12 +41,13 @@ final class WheelSealant {
     /** @param wheel with a tubeless tire that goes with its rim */
     WheelSealant(WheelState wheel, WheelCare care) {
         this.care = care;
-        hookless = wheel.rim().hookless();
+        hookless = wheel.rim().isHookless();
         rimDepthMm = wheel.rim().depthMm();
         tire = wheel.tire().orElseThrow();
         section = wheel.tireOnRim().orElseThrow().section();
         pool = LiquidPool.in(section);
-        extras = new SealantDose.Extras(tire.marks().tubeless(), tire.fitted().insert(), false);
+        extras = new SealantDose.Extras(
+                tire.marks().madeForTubeless(), tire.fitted().insert(), false);
         dose = SealantDose.of(section, care.dose(), extras);
     }
 
@@ -100,7 +101,7 @@ final class WheelSealant {
             followed = new SealantForecast.Tire(
                     section,
                     care.schedule().thresholdMl(minimumMl()),
-                    DryingRate.median(tire.casing(), tire.marks().tubeless(), followedFamily));
+                    DryingRate.median(tire.casing(), tire.marks().madeForTubeless(), followedFamily));
         }
         return followed;
     }

@@ -36,8 +36,9 @@ class LimitWording {
                 .ifPresent(usual ->
                         limits.add(printed("most", "usual", usual.pressure().kpa(), ceiling, units)));
         limits.add(printed("most", "rim", wheel.rim().maxKpa(), ceiling, units));
-        if (wheel.rim().hookless()) {
-            limits.add(printed("most", "hookless", Ceiling.HOOKLESS.kpa(), ceiling, units));
+        if (wheel.setup().filter(Setup::hookless).isPresent()) {
+            String source = wheel.rim().isHookless() ? "hookless" : "edge-unknown";
+            limits.add(printed("most", source, Ceiling.HOOKLESS.kpa(), ceiling, units));
         }
         if (wheel.setup().filter(Setup::seeps).isPresent()) {
             limits.add(printed("most", "seeps", Ceiling.UNMARKED_TUBELESS.kpa(), ceiling, units));

@@ -50,7 +50,8 @@ class WheelFacts {
                 : sealant.of(List.of(known.bike()), care.all(), rider, now).get(wheel.wheelId());
         SectionDrawing drawing = SectionDrawing.of(
                 section,
-                new SectionDrawing.Inside(wheel.rim().hookless(), wheel.rim().depthMm(), wheel.taped(), wheel.tubed()),
+                new SectionDrawing.Inside(
+                        wheel.rim().isHookless(), wheel.rim().depthMm(), wheel.taped(), wheel.tubed()),
                 rider.lengthUnit(),
                 state == null ? null : pool(section, state.forecast().volumeMl(), rider),
                 null);
@@ -81,10 +82,10 @@ class WheelFacts {
         List<String> said = new ArrayList<>();
         wheel.tire().ifPresent(tire -> {
             said.add(wheel.tireSize().orElseThrow().tradeName());
-            if (tire.marks().tubeless()) {
+            if (Boolean.TRUE.equals(tire.marks().tubeless())) {
                 said.add(wording.text("tire.tubeless"));
             }
-            if (tire.marks().hookless()) {
+            if (Boolean.TRUE.equals(tire.marks().hookless())) {
                 said.add(wording.text("tire.hookless"));
             }
             if (tire.marks().directional()) {

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.stratopneum.web.fleet.bikes.CasingQuestion;
+import org.stratopneum.web.fleet.bikes.Marking;
 import org.stratopneum.web.fleet.bikes.WheelHead;
 import org.stratopneum.web.log.LogOutcome;
 import org.stratopneum.web.platform.drawing.SectionDrawing;
@@ -25,6 +26,7 @@ import org.stratopneum.web.pressure.ride.RideForm;
  * @param facts what is on it, in words
  * @param fit whether what is on it goes together, or null without a tire
  * @param accepted the warnings that the rider goes on knowing
+ * @param unread what nobody looked at yet, or null
  * @param errors message of each field that is wrong, and {@code asked} what was probably meant
  * @param outcome what was just done, or null
  * @param notice a sentence at the top, by its message, or null
@@ -45,6 +47,7 @@ public record WheelPage(
         List<Accepted> accepted,
         List<Limit> limits,
         List<CasingQuestion> casings,
+        Marking unread,
         Map<String, String> errors,
         LogOutcome outcome,
         String notice) {

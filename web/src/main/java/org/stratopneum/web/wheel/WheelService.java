@@ -15,6 +15,7 @@ import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.fleet.bikes.FitParts;
 import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.bikes.Marking;
 import org.stratopneum.web.fleet.bikes.PressureNow;
 import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
@@ -185,6 +186,7 @@ class WheelService {
                 fit.map(accepted::accepted).orElse(List.of()),
                 limits.of(wheel, ask.own(), rider.units()),
                 garage.casingQuestions(ask.known.bike()),
+                Marking.unread(wheel).orElse(null),
                 errors(ask, typed),
                 outcome,
                 notice);

@@ -45,9 +45,8 @@ class NewRiderTest {
         rider.typesTheBike();
         String rear = waitForTold("#told-rear");
         assertThat(browser.text("#rear-size-note")).isEqualTo("57-622, also called 29 x 2.25");
-        assertThat(browser.all(".draft .section"))
-                .as("the section of each wheel")
-                .hasSize(2);
+        assertThat(browser.all(".drawn .section")).as("the section of both").hasSize(1);
+        assertThat(browser.text("#keep")).isEqualTo("Add Plover");
 
         browser.press("#keep");
         assertThat(browser.text("h1")).endsWith("rear wheel: Pressure");
@@ -68,7 +67,8 @@ class NewRiderTest {
         browser.type("#rider", "seventy");
         browser.click("#rear-hookless");
         browser.press("#keep");
-        assertThat(browser.text("#fault-name")).isEqualTo("Required");
+        assertThat(browser.text("#fault-rear-setup")).isEqualTo("Required");
+        assertThat(browser.text("#fault-name")).as("no name is needed").isEmpty();
         assertThat(browser.text("#fault-rear-rimWidth")).isEqualTo("must be at most 120 mm, was 300 mm");
         assertThat(browser.text("#fault-rider")).contains("Enter a number, e.g. 21.5");
         assertThat(rider.value("#rear-size")).isEqualTo("57-559");
@@ -76,9 +76,11 @@ class NewRiderTest {
         assertThat(rider.value("#rider")).isEqualTo("seventy");
         assertThat(browser.find("#rear-hookless").isSelected()).isTrue();
 
-        browser.type("#name", "Plover");
         browser.type("#rear-rimWidth", "30");
         browser.type("#rider", "70");
+        browser.click("#more > summary");
+        browser.click("#rear-hooklessOk-no");
+        browser.click("#rear-setup-TUBELESS");
         browser.press("#keep");
         assertThat(browser.text("#fault-rear-hooklessOk"))
                 .as("a tire that does not say so must not go on a hookless rim")
@@ -93,13 +95,15 @@ class NewRiderTest {
         rider.typesTheBike();
         waitForTold("#told-rear");
         browser.type("#rear-rimWidth", "21");
-        browser.waitFor(there -> browser.text("#told").contains(": narrow, so the tire squirms."));
-        assertThat(browser.text("#told"))
-                .contains("Both wheels: Warning", "A rim of 22.8 mm to 37.1 mm")
+        browser.waitFor(there -> browser.text("#told-more").contains(": narrow, so the tire squirms."));
+        assertThat(browser.text("#told-more"))
+                .contains("Both wheels: Warning", "A rim of 22.8 mm to 37.1 mm", "the tire is marked tubeless")
                 .doesNotContain("not made for tubeless");
-        browser.click("#rear-tubeless");
-        browser.waitFor(there -> browser.text("#told").contains("The tire is not made for tubeless"));
-        assertThat(browser.text("#told")).contains("highest 43.5 psi, the tire is not made for tubeless");
+        browser.click("#more > summary");
+        browser.click("#rear-tubeless-no");
+        browser.waitFor(there -> browser.text("#told-more").contains("The tire is not made for tubeless"));
+        browser.click("#told-more summary");
+        assertThat(browser.text("#told-more")).contains("highest 43.5 psi, the tire is not made for tubeless");
     }
 
     @Test
@@ -111,7 +115,7 @@ class NewRiderTest {
         browser.type("#rear-size", "26 x 1 3/8");
         browser.type("#rear-rimWidth", "21");
         browser.type("#rear-tireMax", "75");
-        new Select(browser.find("#ground1")).selectByValue("FINE_GRAVEL");
+        browser.click("#ground-FINE_GRAVEL");
         browser.waitFor(there -> browser.all("#rear-size-note input").size() == 2);
         browser.waitFor(there -> browser.text("#fault-rear-size").contains("choose the one"));
         browser.waitFor(there -> clicked("input[value='37-590']"));
@@ -140,7 +144,7 @@ class NewRiderTest {
         assertThat(browser.text("main")).contains("The bike you entered is saved with your account.");
         rider.fillsInTheSignUp();
         browser.open(site.address() + "/");
-        assertThat(browser.text("main")).contains("First bike");
+        assertThat(browser.text("main")).contains("Mountain bike");
         browser.press(".bike-name a");
         assertThat(browser.text("#told-rear")).isEqualTo(rear);
         assertThat(rider.value("#rider"))
@@ -156,12 +160,10 @@ class NewRiderTest {
             plain.click("#new-bike");
             plain.waitFor(there -> there.getCurrentUrl().endsWith("/bikes/new"));
             plain.type("#name", "Plover");
-            new Select(plain.find("#posture")).selectByValue("MOUNTAIN");
             plain.type("#rear-size", "26 x 1 3/8");
-            plain.type("#rear-rimWidth", "21");
-            new Select(plain.find("#ground1")).selectByValue("FINE_GRAVEL");
+            plain.click("#rear-setup-BUTYL_TUBE");
+            plain.click("#ground-FINE_GRAVEL");
             plain.type("#rider", "70");
-            plain.type("#bike", "13");
             plain.click("#keep");
             plain.waitFor(there -> !plain.all("input[value='37-590']").isEmpty());
             plain.click("input[value='37-590']");
@@ -175,13 +177,14 @@ class NewRiderTest {
     void aFrontWheelThatDiffersBeginsAsACopyAndGoingBackFindsAllOfIt() {
         rider.signsUp();
         browser.open(site.address() + "/bikes/new");
+        browser.click("#more > summary");
         assertThat(rider.value("#rear-casing")).as("nobody chose a light one").isEqualTo("STANDARD");
         browser.type("#name", "Plover");
         rider.typesTheBike();
         browser.click("#same");
         assertThat(rider.value("#front-size")).isEqualTo("29x2.25");
         assertThat(rider.value("#front-rimWidth")).isEqualTo("30");
-        assertThat(browser.find("#front-tubeless").isSelected()).isTrue();
+        assertThat(browser.find("#front-setup-TUBELESS").isSelected()).isTrue();
         browser.type("#front-size", "29x2.4");
         browser.click("nav a[href='/log']");
         browser.waitFor(there -> there.getCurrentUrl().endsWith("/log"));

@@ -2,7 +2,6 @@ package org.stratopneum.web.browser;
 
 import java.util.Map;
 import java.util.UUID;
-import org.openqa.selenium.support.ui.Select;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
@@ -32,12 +31,11 @@ record Newcomer(Browser browser, Site site) {
 
     /** Fills in what is asked of every bike, as printed and as weighed. */
     void typesTheBike() {
-        new Select(browser.find("#posture")).selectByValue("MOUNTAIN");
         browser.type("#rear-size", "29x2.25");
         browser.type("#rear-rimWidth", "30");
         browser.type("#rear-tireMax", "50");
-        browser.tick("#rear-tubeless");
-        new Select(browser.find("#ground1")).selectByValue("CROSS_COUNTRY");
+        browser.click("#rear-setup-TUBELESS");
+        browser.click("#ground-CROSS_COUNTRY");
         browser.type("#rider", "70");
         browser.type("#bike", "13");
     }

@@ -256,7 +256,15 @@ class JobCardTest {
     void whatBlocksIsSaidAndNotBegun() {
         Guest other = Guest.withAccount(site);
         TypedBike.enter(
-                other, "rear-setup", "BUTYL_TUBE", "rear-tubeless", "", "rear-hookless", "on", "rear-hooklessOk", "on");
+                other,
+                "rear-setup",
+                "BUTYL_TUBE",
+                "rear-tubeless",
+                "no",
+                "rear-hookless",
+                "on",
+                "rear-hooklessOk",
+                "on");
         String blocked = "/wheels/" + other.ids("/garage", "/wheels/").get(0);
         var refused = other.post(blocked + "/jobs", JobCard.fields("CONVERT", "twoTurns", "on"));
         assertThat(refused.statusCode()).isEqualTo(422);

@@ -195,7 +195,7 @@ class MechanicTest {
                 "rear-tireMax",
                 "120",
                 "rear-tubeless",
-                "",
+                "no",
                 "rear-setup",
                 "BUTYL_TUBE",
                 "front-setup",

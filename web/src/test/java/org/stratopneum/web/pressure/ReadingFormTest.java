@@ -110,7 +110,8 @@ class ReadingFormTest {
         return new WheelState(
                 UUID.randomUUID(),
                 position,
-                new WheelState.Rim(UUID.randomUUID(), "Rim", 21, 622, null, false, RimBed.TAPED, null, null, null),
+                new WheelState.Rim(
+                        UUID.randomUUID(), "Rim", 21, 622, null, false, RimBed.TAPED, null, null, null, false),
                 Optional.empty(),
                 Optional.empty(),
                 LearnedPressure.NOTHING);

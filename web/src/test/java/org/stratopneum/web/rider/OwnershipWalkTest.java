@@ -209,6 +209,8 @@ class OwnershipWalkTest {
         fields.put("toldRear", "20");
         fields.put("toldFront", "20");
         fields.put("rear", "20");
+        fields.put("marking", "TUBELESS_TIRE");
+        fields.put("yes", "true");
         fields.put("unit", "PSI");
         fields.put("kind", "TOOL");
         fields.put("tool", "LEVERS");

@@ -28,7 +28,7 @@ class AcceptedWarningsTest {
     @BeforeEach
     void aTireThatWasNotMadeForTubeless() {
         rider = Guest.withAccount(site);
-        TypedBike.enter(rider, "rear-tubeless", "");
+        TypedBike.enter(rider, "rear-tubeless", "no");
         wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
     }
 

@@ -38,7 +38,7 @@ class VisitorController {
     /** What somebody types who has no units of their own is read in the units that the form says. */
     private VisitorPage page(Map<String, String> typed, boolean sayFaults) {
         Map<String, String> parameters = new TreeMap<>(typed);
-        BikeDrafts.Draft draft = drafts.unnamed(parameters, USUAL);
+        BikeDrafts.Draft draft = drafts.ofVisitor(parameters, USUAL);
         return new VisitorPage(drafts.page(draft, sayFaults), draft.form().parameters());
     }
 }

@@ -16,8 +16,8 @@ enum PartField implements CsvColumn {
     OPENED(Cell.DAY, "opened"),
     BEST_BEFORE(Cell.DAY, "best before", "expires"),
     CASING(Cell.CHOICE, "casing", "carcass"),
-    TUBELESS(Cell.TICK, "tubeless"),
-    HOOKLESS(Cell.TICK, "hookless"),
+    TUBELESS(Cell.YES_OR_NO, "tubeless"),
+    HOOKLESS(Cell.YES_OR_NO, "hookless"),
     DIRECTIONAL(Cell.TICK, "directional", "arrow"),
     MAX_PRESSURE(Cell.NUMBER, "max pressure", "maximum pressure"),
     MIN_PRESSURE(Cell.NUMBER, "min pressure", "minimum pressure"),
@@ -49,6 +49,8 @@ enum PartField implements CsvColumn {
         NUMBER,
         DAY,
         TICK,
+        /** Empty where nobody looked. */
+        YES_OR_NO,
         CHOICE
     }
 

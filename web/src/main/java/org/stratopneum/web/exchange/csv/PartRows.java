@@ -131,6 +131,10 @@ final class PartRows {
                         .map(LocalDate::toString);
             case TICK ->
                 YES.contains(word) ? Optional.of("on") : NO.contains(word) ? Optional.of("") : Optional.empty();
+            case YES_OR_NO ->
+                YES.contains(word)
+                        ? Optional.of(FormReader.YES)
+                        : NO.contains(word) ? Optional.of(FormReader.NO) : Optional.empty();
             case CHOICE -> Optional.of(cell.toUpperCase(Locale.ROOT).replaceAll("[ -]+", "_"));
             default -> Optional.of(cell);
         };

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.web.intake.ImportedItems;
 import org.stratopneum.web.parts.garage.PartIntake;
 import org.stratopneum.web.parts.shelf.ShelfIntake;
+import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.Units;
 import org.stratopneum.web.rider.Rider;
 
@@ -85,6 +86,7 @@ class PartTable {
             cells.add(
                     switch (field.cell()) {
                         case SORT -> sort.name().toLowerCase(Locale.ROOT);
+                        case YES_OR_NO -> text.equals(FormReader.YES) ? "yes" : text;
                         case TICK -> form == null ? "" : text.isEmpty() ? "no" : "yes";
                         case TEXT -> CsvExport.text(text);
                         default -> text;

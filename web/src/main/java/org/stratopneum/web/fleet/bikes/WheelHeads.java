@@ -2,6 +2,8 @@ package org.stratopneum.web.fleet.bikes;
 
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Numbers;
@@ -52,11 +54,12 @@ public class WheelHeads {
                                 fitted.name().equals(wheel.size()) ? wheel.size() : wheel.size() + " " + fitted.name())
                         .orElse(null),
                 rim.id(),
-                String.join(
-                        ", ",
-                        QuantityText.size(rim.internalWidthMm(), rider.lengthUnit()),
-                        wording.text(rim.hookless() ? "rim.hookless" : "rim.hooked"),
-                        wording.of("bed", rim.bed())),
+                Stream.of(
+                                QuantityText.size(rim.internalWidthMm(), rider.lengthUnit()),
+                                wording.rimEdge(rim.hookless()),
+                                wording.of("bed", rim.bed()))
+                        .filter(text -> !text.isEmpty())
+                        .collect(Collectors.joining(", ")),
                 tire.map(fitted -> wording.text(wheel.tubed() ? "wheel.tube-since" : "wheel.tubeless-since"))
                         .orElse(null),
                 tire.map(fitted -> DateText.date(fitted.since(), rider.zoneId()))

@@ -35,18 +35,29 @@ public record WheelState(
         Optional<Reading> lastReading,
         LearnedPressure dialled) {
 
-    /** The rim of the wheel; widths (mm), pressures (kPa gauge). */
+    /**
+     * The rim of the wheel; widths (mm), pressures (kPa gauge).
+     *
+     * @param hookless null where nobody looked
+     * @param widthAssumed whether its width is only usual for its tire, not measured
+     */
     public record Rim(
             UUID id,
             String name,
             double internalWidthMm,
             double beadSeatDiameterMm,
             Double depthMm,
-            boolean hookless,
+            Boolean hookless,
             RimBed bed,
             ValveHole valveHole,
             Double maxKpa,
-            Integer spokes) {
+            Integer spokes,
+            boolean widthAssumed) {
+
+        /** Whether it is known to have straight walls. */
+        public boolean isHookless() {
+            return Boolean.TRUE.equals(hookless);
+        }
 
         Rim taped() {
             return new Rim(
@@ -59,7 +70,8 @@ public record WheelState(
                     RimBed.TAPED,
                     valveHole,
                     maxKpa,
-                    spokes);
+                    spokes,
+                    widthAssumed);
         }
     }
 
@@ -83,8 +95,14 @@ public record WheelState(
         }
     }
 
-    /** What a tire says of itself. */
-    public record Marks(boolean tubeless, boolean hookless, boolean directional) {}
+    /** What a tire says of itself; null where nobody looked for the marking. */
+    public record Marks(Boolean tubeless, Boolean hookless, boolean directional) {
+
+        /** Whether it counts as made for tubeless: where nobody looked it does, and is asked about. */
+        public boolean madeForTubeless() {
+            return !Boolean.FALSE.equals(tubeless);
+        }
+    }
 
     /** What was last read, and when, with how its gauge stands to the reference. */
     public record Reading(GaugeRead read, Instant at, GaugeFit fit) {
@@ -174,11 +192,11 @@ public record WheelState(
                 fitted.fitted().setup(),
                 fitted.fitted().insert(),
                 fitted.casing(),
-                rim.hookless(),
+                Ceiling.hooklessCounts(rim.hookless(), fitted.size().nominalWidthMm()),
                 fitted.maxKpa(),
                 fitted.minKpa(),
                 rim.maxKpa(),
-                fitted.marks().tubeless())));
+                fitted.marks().madeForTubeless())));
     }
 
     /** The most that may be in this wheel; empty without a tire that can stand on this rim. */

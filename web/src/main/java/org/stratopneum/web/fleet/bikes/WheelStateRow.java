@@ -43,6 +43,7 @@ record WheelStateRow(
         Boolean rimValveOffCentre,
         Double rimMaxKpa,
         Integer rimSpokes,
+        Boolean rimWidthAssumed,
         UUID tireId,
         String tireName,
         Double nominalWidthMm,

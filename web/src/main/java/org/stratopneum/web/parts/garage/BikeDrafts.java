@@ -3,6 +3,7 @@ package org.stratopneum.web.parts.garage;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.stratopneum.core.check.Problems;
@@ -31,6 +32,7 @@ public class BikeDrafts {
     private final ProblemWording problemWording;
     private final Wording wording;
     private final FitWording fitWording;
+    private final AssumptionWording assumptions;
 
     BikeDrafts(
             Logbook logbook,
@@ -38,7 +40,9 @@ public class BikeDrafts {
             AdviceWording adviceWording,
             ProblemWording problemWording,
             Wording wording,
-            FitWording fitWording) {
+            FitWording fitWording,
+            AssumptionWording assumptions) {
+        this.assumptions = assumptions;
         this.fitWording = fitWording;
         this.logbook = logbook;
         this.advisor = advisor;
@@ -51,43 +55,42 @@ public class BikeDrafts {
      * A bike that is being entered.
      *
      * @param bike the bike, or null while something is missing or wrong
-     * @param shown the bike as far as its pressure needs it: the name may still be missing
      */
-    public record Draft(BikeForm form, Problems problems, NewBike bike, NewBike shown, ZoneId zone) {}
+    public record Draft(BikeForm form, Problems problems, NewBike bike, ZoneId zone) {}
 
-    /** A bike that its rider is about to keep. */
+    /** A bike that its rider is about to save. */
     Draft of(Rider rider, Map<String, String> parameters) {
-        BikeForm form = BikeForm.of(parameters, rider.units(), rider.bodyKg());
-        Problems problems = new Problems();
-        NewBike bike = form.newBike(problems, today(rider.zoneId())).orElse(null);
-        NewBike shown = bike != null ? bike : nameless(form, rider.zoneId());
-        return new Draft(form, problems, bike, shown, rider.zoneId());
+        return of(BikeForm.of(parameters, rider.units(), rider.bodyKg()), rider.zoneId());
     }
 
-    /** A bike of somebody who only wants to know: it needs no name. */
-    public Draft unnamed(Map<String, String> parameters, Units usual) {
-        BikeForm form = BikeForm.of(parameters, usual, null);
-        Problems problems = new Problems();
-        NewBike bike = form.unnamedBike(problems, wording.text("garage.first-bike"), today(ZoneOffset.UTC))
-                .orElse(null);
-        return new Draft(form, problems, bike, bike, ZoneOffset.UTC);
+    /** A bike of somebody who only wants a pressure. */
+    public Draft ofVisitor(Map<String, String> parameters, Units usual) {
+        return of(BikeForm.of(parameters, usual, null), ZoneOffset.UTC);
     }
 
-    private NewBike nameless(BikeForm form, ZoneId zone) {
-        return form.unnamedBike(new Problems(), wording.text("garage.first-bike"), today(zone))
+    private Draft of(BikeForm form, ZoneId zone) {
+        Problems problems = new Problems();
+        NewBike bike = form.newBike(problems, posture -> wording.of("garage.usual-name", posture), today(zone))
                 .orElse(null);
+        return new Draft(form, problems, bike, zone);
     }
 
     /** @param sayFaults whether what is missing is said; not on a form that nobody has touched */
     public BikePage page(Draft draft, boolean sayFaults) {
-        return page(draft.form(), sayFaults ? draft.problems() : new Problems(), advice(draft), fits(draft));
+        return page(
+                draft.form(),
+                sayFaults ? draft.problems() : new Problems(),
+                advice(draft),
+                fits(draft),
+                assumed(draft));
     }
 
     BikePage page(BikeForm form, Problems problems) {
-        return page(form, problems, null, null);
+        return page(form, problems, null, null, List.of());
     }
 
-    private BikePage page(BikeForm form, Problems problems, AdviceView advice, BikePage.Fits fits) {
+    private BikePage page(
+            BikeForm form, Problems problems, AdviceView advice, BikePage.Fits fits, List<BikePage.Assumed> assumed) {
         return new BikePage(
                 null,
                 null,
@@ -97,35 +100,38 @@ public class BikeDrafts {
                 new BikePage.Sizes(form.meant(BikeForm.REAR), form.meant(BikeForm.FRONT)),
                 advice,
                 fits,
+                assumed,
                 null,
                 null,
                 0);
     }
 
+    private List<BikePage.Assumed> assumed(Draft draft) {
+        return draft.bike() == null ? List.of() : assumptions.of(draft.form(), draft.bike());
+    }
+
     private AdviceView advice(Draft draft) {
-        if (draft.shown() == null) {
+        if (draft.bike() == null) {
             return null;
         }
-        BikeState standing = draft.shown().standing();
+        BikeState standing = draft.bike().standing();
         var reader = new AdviceWording.Reader(draft.form().units(), draft.zone(), logbook.now(), Map.of());
-        return advisor.advise(standing, draft.shown().ride())
-                .map(advice ->
-                        adviceWording.view(standing, advice, draft.shown().ride(), reader))
+        return advisor.advise(standing, draft.bike().ride())
+                .map(advice -> adviceWording.view(standing, advice, draft.bike().ride(), reader))
                 .orElse(null);
     }
 
     private BikePage.Fits fits(Draft draft) {
-        if (draft.shown() == null) {
+        if (draft.bike() == null) {
             return null;
         }
-        BikeState standing = draft.shown().standing();
+        BikeState standing = draft.bike().standing();
         return new BikePage.Fits(
                 fit(standing.rear(), draft), draft.form().same() ? null : fit(standing.front(), draft));
     }
 
     private FitText fit(WheelState wheel, Draft draft) {
-        FitParts parts =
-                new FitParts(null, null, draft.shown().bike().openings().at(wheel.position()));
+        FitParts parts = new FitParts(null, null, draft.bike().bike().openings().at(wheel.position()));
         return wheel.fitCase(null, parts)
                 .map(FitCheck::of)
                 .map(check -> fitWording.of(check, draft.form().units()))

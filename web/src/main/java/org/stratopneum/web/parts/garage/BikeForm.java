@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
@@ -34,7 +35,6 @@ public final class BikeForm {
     static final String REAR = "rear-";
     static final String FRONT = "front-";
     private static final String SAME = "same";
-    private static final String POSTURE = "posture";
     private static final String RIDER_NAME = "riderName";
     private static final String ASKED = "asked";
     private static final TireClearance NOT_KEPT = new TireClearance(null, null);
@@ -42,17 +42,30 @@ public final class BikeForm {
     private static final int MOST_FIELDS = 120;
 
     private final Map<String, String> typed;
+
+    /** What was typed, and for the rest what is usual. */
+    private final Map<String, String> whole;
+
     private final RideForm ride;
+    private final RideForm wholeRide;
     private final Units units;
     private final TireClearance kept;
     private final WheelLoads keptWeights;
 
     private BikeForm(
-            Map<String, String> typed, RideForm ride, Units units, TireClearance kept, WheelLoads keptWeights) {
+            Map<String, String> typed,
+            Map<String, String> whole,
+            RideForm ride,
+            RideForm wholeRide,
+            Units units,
+            TireClearance kept,
+            WheelLoads keptWeights) {
         this.kept = kept;
         this.keptWeights = keptWeights;
         this.typed = typed;
+        this.whole = whole;
         this.ride = ride;
+        this.wholeRide = wholeRide;
         this.units = units;
     }
 
@@ -67,19 +80,20 @@ public final class BikeForm {
         Units units = typedIn(typed, usual);
         if (!typed.containsKey(ASKED)) {
             typed.putIfAbsent(SAME, "on");
-            typed.putIfAbsent(REAR + "setup", "TUBELESS");
-            typed.putIfAbsent(FRONT + "setup", "TUBELESS");
         }
         copyRearToEmptyFront(typed);
         typed.put("pressureUnit", units.pressure().name());
         typed.put("lengthUnit", units.length().name());
-        // the drop that is usual for such a bike, until the rider chooses another
-        if (typed.getOrDefault("drop", "").isEmpty()) {
-            posture(typed)
-                    .ifPresent(posture -> typed.put("drop", posture.usualDrop().name()));
-        }
         RideForm ride = RideForm.blank(riderKg, units.mass(), typed);
-        return new BikeForm(typed, ride, units.withMass(ride.massUnit()), NOT_KEPT, WheelLoads.NEVER);
+        Map<String, String> whole = UsualBike.over(typed, ride.massUnit());
+        return new BikeForm(
+                typed,
+                whole,
+                ride,
+                RideForm.blank(riderKg, units.mass(), whole),
+                units.withMass(ride.massUnit()),
+                NOT_KEPT,
+                WheelLoads.NEVER);
     }
 
     /** A front wheel that is not the same begins as a copy of the rear one, so that only the difference is typed. */
@@ -103,7 +117,7 @@ public final class BikeForm {
     static BikeForm of(BikeState bike, Units units, Map<String, String> parameters) {
         Map<String, String> typed = new TreeMap<>();
         typed.put("name", bike.name());
-        typed.put(POSTURE, bike.posture().name());
+        typed.put(UsualBike.POSTURE, bike.posture().name());
         typed.put(RIDER_NAME, bike.rider().other() ? bike.rider().name() : "");
         typed.put("openingRear", QuantityText.typed(bike.openings().rearMm(), units.length()));
         typed.put("openingFront", QuantityText.typed(bike.openings().frontMm(), units.length()));
@@ -111,7 +125,7 @@ public final class BikeForm {
         typed.put("weighedFront", QuantityText.typed(bike.weighed().frontKg(), units.mass()));
         typed.putAll(known(parameters));
         RideForm ride = RideForm.of(bike, units.mass(), parameters);
-        return new BikeForm(typed, ride, units.withMass(ride.massUnit()), bike.openings(), bike.weighed());
+        return new BikeForm(typed, typed, ride, ride, units.withMass(ride.massUnit()), bike.openings(), bike.weighed());
     }
 
     private static Map<String, String> known(Map<String, String> parameters) {
@@ -140,18 +154,17 @@ public final class BikeForm {
         return new Units(pressure, usual.mass(), length, usual.volume(), usual.temperature(), usual.distance());
     }
 
-    private static Optional<Posture> posture(Map<String, String> typed) {
-        return List.of(Posture.values()).stream()
-                .filter(posture -> posture.name().equals(typed.get(POSTURE)))
-                .findFirst();
-    }
-
     public RideForm ride() {
         return ride;
     }
 
     public Units units() {
         return units;
+    }
+
+    /** Whether {@code field} is left to what is usual. */
+    boolean isAssumed(String field) {
+        return ride.text(field).isBlank() && typed.getOrDefault(field, "").isBlank();
     }
 
     /** Whether the front wheel is like the rear one, so that its fields do not count. */
@@ -178,40 +191,35 @@ public final class BikeForm {
         return new FormView(texts, wording.messages(problems.list()));
     }
 
-    /** Reads bike and wheels; faults go to {@code problems}, and then there is none. */
-    public Optional<NewBike> newBike(Problems problems, LocalDate today) {
-        Optional<BikeSpec> bike = bike(problems, null);
+    /**
+     * Reads bike and wheels; faults go to {@code problems}, and then there is none.
+     *
+     * @param usualName what it is called where no name was typed
+     */
+    public Optional<NewBike> newBike(Problems problems, Function<Posture, String> usualName, LocalDate today) {
+        Optional<BikeSpec> bike = bike(problems, usualName);
         Optional<NewWheelset> wheels = wheels(problems, today);
         return problems.isEmpty()
                 ? Optional.of(new NewBike(bike.orElseThrow(), wheels.orElseThrow()))
                 : Optional.empty();
     }
 
-    /** The same for somebody whose bike is not to be kept yet: it needs no name. */
-    public Optional<NewBike> unnamedBike(Problems problems, String name, LocalDate today) {
-        Optional<BikeSpec> bike = bike(problems, name);
-        Optional<NewWheelset> wheels = wheels(problems, today);
-        return problems.isEmpty()
-                ? Optional.of(new NewBike(bike.orElseThrow(), wheels.orElseThrow()))
-                : Optional.empty();
-    }
-
-    /** @param name the bike's name where the form does not ask for it, or null */
-    Optional<BikeSpec> bike(Problems problems, String name) {
-        FormReader reader = new FormReader(typed);
-        Optional<String> called = name != null && reader.isBlank("name")
-                ? Optional.of(name)
-                : reader.requiredName("name", PartFields.LONGEST_NAME);
-        Optional<Posture> posture = reader.choice(POSTURE, Posture.class);
-        if (reader.isBlank(POSTURE)) {
-            reader.fault(POSTURE, Problem.MISSING);
+    /** @param usualName what it is called where no name was typed, or null where one has to be */
+    Optional<BikeSpec> bike(Problems problems, Function<Posture, String> usualName) {
+        FormReader reader = new FormReader(whole);
+        Optional<Posture> posture = reader.choice(UsualBike.POSTURE, Posture.class);
+        if (reader.isBlank(UsualBike.POSTURE)) {
+            reader.fault(UsualBike.POSTURE, Problem.MISSING);
         }
+        Optional<String> called = usualName != null && reader.isBlank("name")
+                ? posture.map(usualName)
+                : reader.requiredName("name", PartFields.LONGEST_NAME);
         Optional<String> riderName = reader.name(RIDER_NAME, PartFields.LONGEST_NAME);
         TireClearance openings = new TireClearance(
                 opening(reader, "openingRear", kept.rearMm()), opening(reader, "openingFront", kept.frontMm()));
         WheelLoads weighed = weighed(reader);
         problems.addAll(reader.problems().list());
-        Optional<RideForm.Ride> usual = ride.ride(problems);
+        Optional<RideForm.Ride> usual = wholeRide.ride(problems);
         if (called.isEmpty() || posture.isEmpty() || usual.isEmpty()) {
             return Optional.empty();
         }

@@ -32,7 +32,7 @@ public class FirstBike {
      */
     @Transactional
     public void keep(Map<String, String> typed) {
-        BikeDrafts.Draft draft = drafts.unnamed(typed, USUAL);
+        BikeDrafts.Draft draft = drafts.ofVisitor(typed, USUAL);
         if (draft.bike() == null) {
             return;
         }

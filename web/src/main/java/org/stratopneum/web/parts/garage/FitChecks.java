@@ -10,6 +10,7 @@ import org.stratopneum.core.check.Verdict;
 import org.stratopneum.core.fit.FitCase;
 import org.stratopneum.core.fit.FitCheck;
 import org.stratopneum.core.fit.FitCode;
+import org.stratopneum.core.pressure.Ceiling;
 import org.stratopneum.core.pressure.Setup;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.quantity.Length;
@@ -92,7 +93,7 @@ final class FitChecks {
                     "mm"));
             return;
         }
-        if (rim.hookless() && !tire.hooklessAllowed()) {
+        if (Boolean.TRUE.equals(rim.hookless()) && Boolean.FALSE.equals(tire.hooklessAllowed())) {
             reader.fault("hooklessOk", NOT_FOR_HOOKLESS);
         }
         try {
@@ -106,11 +107,11 @@ final class FitChecks {
                     fit.setup(),
                     fit.insert(),
                     tire.casing(),
-                    rim.hookless(),
+                    Ceiling.hooklessCounts(rim.hookless(), tire.size().nominalWidthMm()),
                     tire.maxKpa(),
                     tire.minKpa(),
                     rim.maxKpa(),
-                    tire.tubelessMarked());
+                    !Boolean.FALSE.equals(tire.tubelessMarked()));
             blocks(reader, units, rim, tire, fit, onRim);
         } catch (InvalidInputException exception) {
             add(reader, units, exception.problems());

@@ -63,7 +63,8 @@ public record NewBike(BikeSpec bike, NewWheelset wheels) {
                         rim.bed(),
                         rim.valveHole(),
                         rim.maxKpa(),
-                        rim.spokes()),
+                        rim.spokes(),
+                        rim.widthAssumed()),
                 Optional.of(new WheelState.Tire(
                         UUID.randomUUID(),
                         tire.name(),

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.stratopneum.core.pressure.Casing;
+import org.stratopneum.web.fleet.bikes.Marking;
 
 /** Changing a rim or a tire, entering a tire for the shelf, and putting tires on wheels and taking them off. */
 @Controller
@@ -75,6 +76,13 @@ class PartController {
     String chooseCasing(@PathVariable UUID id, @RequestParam Casing casing, @RequestParam String back) {
         service.chooseCasing(id, casing);
         return "redirect:" + (OWN_PAGE.matcher(back).matches() ? back : "/tires/" + id);
+    }
+
+    /** What was read off the parts of a wheel. */
+    @PostMapping("/wheels/{id}/markings")
+    String read(@PathVariable UUID id, @RequestParam Marking marking, @RequestParam boolean yes) {
+        service.read(id, marking, yes);
+        return "redirect:/wheels/" + id;
     }
 
     @GetMapping("/rims/new")

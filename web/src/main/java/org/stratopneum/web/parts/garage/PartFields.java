@@ -78,8 +78,8 @@ final class PartFields {
                 found,
                 measuringRim.orElse(null),
                 casing.orElse(Casing.STANDARD),
-                reader.ticked("tubeless"),
-                reader.ticked("hooklessOk"),
+                reader.yesOrNo("tubeless"),
+                reader.yesOrNo("hooklessOk"),
                 reader.ticked("arrow"),
                 max.orElse(null),
                 min.orElse(null),
@@ -114,18 +114,23 @@ final class PartFields {
      * A rim without a name is called by its bead seat diameter and its width.
      *
      * @param beadSeatDiameterMm of the tire that goes on it (mm), or null where the form asks for it
+     * @param usualWidthMm what the width is taken for where none is typed (mm), or null where it has to be typed
      * @param usualBed what the bed is where nothing is chosen
      * @param kept the rim that the form was filled from, or null
      */
-    Optional<RimSpec> rim(FormReader reader, Double beadSeatDiameterMm, RimBed usualBed, RimSpec kept) {
+    Optional<RimSpec> rim(
+            FormReader reader, Double beadSeatDiameterMm, Double usualWidthMm, RimBed usualBed, RimSpec kept) {
         Optional<Double> diameter = beadSeatDiameterMm != null
                 ? Optional.of(beadSeatDiameterMm)
                 : reader.requiredNumber("rimDiameter", TireOnRim.BEAD_SEAT_DIAMETER_MM);
-        Optional<Double> width = reader.requiredQuantity(
-                "rimWidth",
-                TireOnRim.RIM_INTERNAL_WIDTH_MM,
-                units.length(),
-                kept == null ? null : kept.internalWidthMm());
+        boolean assumed = usualWidthMm != null && reader.isBlank("rimWidth");
+        Optional<Double> width = assumed
+                ? Optional.of(usualWidthMm)
+                : reader.requiredQuantity(
+                        "rimWidth",
+                        TireOnRim.RIM_INTERNAL_WIDTH_MM,
+                        units.length(),
+                        kept == null ? null : kept.internalWidthMm());
         Optional<String> name = reader.name("rim", LONGEST_NAME);
         Optional<Double> depth =
                 reader.quantity("rimDepth", DEPTH_MM, units.length(), kept == null ? null : kept.depthMm());
@@ -149,13 +154,14 @@ final class PartFields {
                 diameter.get(),
                 width.get(),
                 depth.orElse(null),
-                reader.ticked("hookless"),
+                reader.yesOrNo("hookless"),
                 bed.orElse(usualBed),
                 new ValveHole(hole.orElse(null), seat.orElse(null), reader.ticked("valveOffCentre")),
                 max.orElse(null),
                 spokes.orElse(null),
                 bought.orElse(null),
-                price.orElse(null)));
+                price.orElse(null),
+                assumed));
     }
 
     private static BigDecimal money(double price) {
@@ -167,8 +173,8 @@ final class PartFields {
         texts.put("size", tire.size().designation());
         texts.put("measuringRim", QuantityText.typed(tire.measuringRimWidthMm(), units.length()));
         texts.put("casing", tire.casing().name());
-        texts.put("tubeless", tick(tire.tubelessMarked()));
-        texts.put("hooklessOk", tick(tire.hooklessAllowed()));
+        texts.put("tubeless", yesOrNo(tire.tubelessMarked()));
+        texts.put("hooklessOk", yesOrNo(tire.hooklessAllowed()));
         texts.put("arrow", tick(tire.directional()));
         texts.put("tireMax", QuantityText.typed(tire.maxKpa(), units.pressure()));
         texts.put("tireMin", QuantityText.typed(tire.minKpa(), units.pressure()));
@@ -182,7 +188,7 @@ final class PartFields {
         texts.put("rimDiameter", QuantityText.typed(rim.beadSeatDiameterMm(), RiderUnit.MM));
         texts.put("rimWidth", QuantityText.typed(rim.internalWidthMm(), units.length()));
         texts.put("rimDepth", QuantityText.typed(rim.depthMm(), units.length()));
-        texts.put("hookless", tick(rim.hookless()));
+        texts.put("hookless", yesOrNo(rim.hookless()));
         texts.put("bed", rim.bed().name());
         texts.put("valveHole", QuantityText.typed(rim.valveHole().diameterMm(), units.length()));
         texts.put("valveSeat", plain(rim.valveHole().seat()));
@@ -195,6 +201,10 @@ final class PartFields {
 
     private static String tick(boolean ticked) {
         return ticked ? "on" : "";
+    }
+
+    private static String yesOrNo(Boolean said) {
+        return said == null ? "" : said ? FormReader.YES : FormReader.NO;
     }
 
     private static String plain(Object value) {

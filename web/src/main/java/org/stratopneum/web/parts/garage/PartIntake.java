@@ -33,7 +33,7 @@ public class PartIntake {
     /** The same for a rim. */
     public Optional<BooleanSupplier> rim(FormReader reader, Units units, UUID id) {
         return new PartFields(units)
-                .rim(reader, null, RimBed.UNTAPED, null)
+                .rim(reader, null, null, RimBed.UNTAPED, null)
                 .filter(rim -> reader.problems().isEmpty())
                 .map(rim -> () -> parts.insertRim(id, rim) == 1);
     }

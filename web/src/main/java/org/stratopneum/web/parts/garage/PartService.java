@@ -13,7 +13,9 @@ import org.stratopneum.core.pressure.Casing;
 import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.tire.SizeText;
 import org.stratopneum.core.tire.TireSize;
+import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.bikes.Marking;
 import org.stratopneum.web.fleet.bikes.WheelPlace;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.log.LogLine;
@@ -174,6 +176,29 @@ class PartService {
         }
     }
 
+    /**
+     * Notes what was read off a wheel; the other wheel of the pair shares the answer where its part is called the same and
+     * nobody knew of it either. A width is not answered by yes or no.
+     *
+     * @throws NotThereException when this rider has no such wheel, or nothing is on it
+     */
+    @Transactional
+    void read(UUID wheelId, Marking marking, boolean answer) {
+        WheelPlace place = garage.place(wheelId);
+        BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
+        WheelState wheel = bike.wheel(place.position()).orElseThrow();
+        WheelState.Tire tire = wheel.tire().orElseThrow(NotThereException::new);
+        Optional<WheelState> twin = bike.wheel(place.position().other());
+        UUID twinTire = twin.flatMap(WheelState::tire).map(WheelState.Tire::id).orElse(null);
+        UUID twinRim = twin.map(other -> other.rim().id()).orElse(null);
+        switch (marking) {
+            case TUBELESS_TIRE -> parts.answerOfTire(tire.id(), twinTire, answer, null);
+            case HOOKLESS_TIRE -> parts.answerOfTire(tire.id(), twinTire, null, answer);
+            case RIM_EDGE -> parts.answerOfRim(wheel.rim().id(), twinRim, answer);
+            case RIM_WIDTH -> throw new NotThereException();
+        }
+    }
+
     /** The same for a rim. */
     @Transactional
     UUID duplicateRim(UUID id) {
@@ -192,7 +217,7 @@ class PartService {
     Outcome addRim(UUID newId, Map<String, String> typed) {
         Rider rider = riders.self();
         FormReader reader = new FormReader(typed);
-        Optional<RimSpec> rim = new PartFields(rider.units()).rim(reader, null, RimBed.UNTAPED, null);
+        Optional<RimSpec> rim = new PartFields(rider.units()).rim(reader, null, null, RimBed.UNTAPED, null);
         if (rim.isEmpty() || !reader.problems().isEmpty()) {
             return new Outcome(rimPage(null, rider, typed, messages(reader), 0), false, null);
         }
@@ -238,7 +263,7 @@ class PartService {
         Rider rider = riders.self();
         PartsMapper.RimRow row = parts.rim(id).orElseThrow(NotThereException::new);
         FormReader reader = new FormReader(typed);
-        Optional<RimSpec> rim = new PartFields(rider.units()).rim(reader, null, row.tubelessBed(), specOf(row));
+        Optional<RimSpec> rim = new PartFields(rider.units()).rim(reader, null, null, row.tubelessBed(), specOf(row));
         rim.ifPresent(changed -> parts.wheelsOnRim(id)
                 .forEach(wheel -> fittedTire(wheel.id()).ifPresent(tire -> {
                     // said beside the rim's own fields: this page has none of the tire's
@@ -308,6 +333,7 @@ class PartService {
                 row.maxKpa(),
                 row.spokes(),
                 row.boughtOn(),
-                row.price());
+                row.price(),
+                Boolean.TRUE.equals(row.widthAssumed()));
     }
 }

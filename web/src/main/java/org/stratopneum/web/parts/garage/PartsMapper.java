@@ -34,7 +34,7 @@ interface PartsMapper {
             double bsdMm,
             double internalWidthMm,
             Double depthMm,
-            boolean hookless,
+            Boolean hookless,
             RimBed tubelessBed,
             Double valveHoleMm,
             ValveBase valveSeat,
@@ -43,6 +43,7 @@ interface PartsMapper {
             Integer spokes,
             LocalDate boughtOn,
             BigDecimal price,
+            Boolean widthAssumed,
             LocalDate retiredOn,
             int version) {}
 
@@ -53,8 +54,8 @@ interface PartsMapper {
             double bsdMm,
             Double measuringRimWidthMm,
             Casing casing,
-            boolean tubelessMarked,
-            boolean hooklessAllowed,
+            Boolean tubelessMarked,
+            Boolean hooklessAllowed,
             boolean directional,
             Double maxKpa,
             Double minKpa,
@@ -141,11 +142,11 @@ interface PartsMapper {
 
     @Insert("""
             insert into rim (id, name, bsd_mm, internal_width_mm, depth_mm, hookless, tubeless_bed, valve_hole_mm,
-                             valve_seat, valve_off_centre, max_kpa, spokes, bought_on, price)
+                             valve_seat, valve_off_centre, max_kpa, spokes, bought_on, price, width_assumed)
             values (#{id}, #{rim.name}, #{rim.beadSeatDiameterMm}, #{rim.internalWidthMm}, #{rim.depthMm},
                     #{rim.hookless}, #{rim.bed}, #{rim.valveHole.diameterMm}, #{rim.valveHole.seat},
                     #{rim.valveHole.offCentre}, #{rim.maxKpa}, #{rim.spokes}, #{rim.boughtOn},
-                    #{rim.price})
+                    #{rim.price}, #{rim.widthAssumed})
             on conflict do nothing
             """)
     int insertRim(UUID id, RimSpec rim);
@@ -156,7 +157,7 @@ interface PartsMapper {
                 depth_mm = #{rim.depthMm}, hookless = #{rim.hookless}, tubeless_bed = #{rim.bed},
                 valve_hole_mm = #{rim.valveHole.diameterMm}, valve_seat = #{rim.valveHole.seat},
                 valve_off_centre = #{rim.valveHole.offCentre}, max_kpa = #{rim.maxKpa}, spokes = #{rim.spokes},
-                bought_on = #{rim.boughtOn}, price = #{rim.price},
+                bought_on = #{rim.boughtOn}, price = #{rim.price}, width_assumed = #{rim.widthAssumed},
                 version = version + 1
             where id = #{id} and version = #{version}
             """)
@@ -208,6 +209,27 @@ interface PartsMapper {
             where id = #{id} and version = #{version}
             """)
     int updateTire(UUID id, TireSpec tire, int version);
+
+    /** Of two tires on one bike those are answered for together of which nobody knew, and that are called the same. */
+    @Update("""
+            update tire
+            set tubeless_marked = coalesce(#{tubeless}::boolean, tubeless_marked),
+                hookless_allowed = coalesce(#{hookless}::boolean, hookless_allowed), version = version + 1
+            where id = #{id}
+               or (id = #{twin}::uuid
+                   and (name, nominal_width_mm) = (select name, nominal_width_mm from tire where id = #{id})
+                   and case when #{tubeless}::boolean is null then hookless_allowed else tubeless_marked end is null)
+            """)
+    int answerOfTire(UUID id, UUID twin, Boolean tubeless, Boolean hookless);
+
+    /** The same for the edge of a rim. */
+    @Update("""
+            update rim set hookless = #{hookless}, version = version + 1
+            where id = #{id}
+               or (id = #{twin}::uuid and hookless is null
+                   and (name, internal_width_mm) = (select name, internal_width_mm from rim where id = #{id}))
+            """)
+    int answerOfRim(UUID id, UUID twin, boolean hookless);
 
     @Update("update tire set casing = #{casing}, casing_unchosen = null, version = version + 1 where id = #{id}")
     int chooseCasing(UUID id, Casing casing);

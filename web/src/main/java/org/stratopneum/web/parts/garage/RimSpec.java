@@ -10,7 +10,9 @@ import org.stratopneum.core.fit.ValveHole;
  *
  * @param beadSeatDiameterMm bead seat diameter (mm)
  * @param internalWidthMm width between the inner faces of its walls (mm)
+ * @param widthAssumed whether that width is only usual for its tire, not measured
  * @param depthMm depth from the valve's nut to the bed (mm), or null
+ * @param hookless whether its walls are straight, or null where nobody looked
  * @param maxKpa highest printed pressure (kPa gauge), or null
  */
 record RimSpec(
@@ -18,10 +20,11 @@ record RimSpec(
         double beadSeatDiameterMm,
         double internalWidthMm,
         Double depthMm,
-        boolean hookless,
+        Boolean hookless,
         RimBed bed,
         ValveHole valveHole,
         Double maxKpa,
         Integer spokes,
         LocalDate boughtOn,
-        BigDecimal price) {}
+        BigDecimal price,
+        boolean widthAssumed) {}

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.pressure.SetupKind;
@@ -46,8 +47,10 @@ public class SpareParts {
 
     private String facts(PartsMapper.TireRow tire) {
         TireSize size = new TireSize(tire.nominalWidthMm(), tire.bsdMm());
-        String mark = wording.text(tire.tubelessMarked() ? "tire.tubeless" : "shelf.fact.not-tubeless");
-        return String.join(", ", size.designation(), wording.of("casing", tire.casing()), mark);
+        String mark = tire.tubelessMarked() == null
+                ? ""
+                : wording.text(tire.tubelessMarked() ? "tire.tubeless" : "shelf.fact.not-tubeless");
+        return listed(size.designation(), wording.of("casing", tire.casing()), mark);
     }
 
     /**
@@ -89,11 +92,14 @@ public class SpareParts {
     }
 
     private String facts(PartsMapper.RimRow rim, Units units) {
-        return String.join(
-                ", ",
+        return listed(
                 Numbers.upTo(rim.bsdMm(), 1),
                 wording.text("wheel.rim.inside", QuantityText.size(rim.internalWidthMm(), units.length())),
-                wording.text(rim.hookless() ? "rim.hookless" : "rim.hooked"),
+                wording.rimEdge(rim.hookless()),
                 wording.of("bed", rim.tubelessBed()));
+    }
+
+    private static String listed(String... facts) {
+        return Stream.of(facts).filter(fact -> !fact.isEmpty()).collect(Collectors.joining(", "));
     }
 }

@@ -4,6 +4,7 @@ import java.util.Optional;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.fit.RimBed;
 import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.tire.MeasuringRim;
 import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.Units;
@@ -19,7 +20,7 @@ final class WheelFields {
         this.parts = new PartFields(units);
     }
 
-    /** A new wheel; its rim has the bead seat of its tire. */
+    /** A new wheel; its rim has the bead seat of its tire, and the width that is usual for it unless one is typed. */
     Optional<WheelSpec> wheel(FormReader reader) {
         Optional<TireSpec> tire = parts.tire(reader, null);
         Optional<FitSpec> fit = fit(reader, tire.orElse(null));
@@ -27,7 +28,10 @@ final class WheelFields {
                 .map(found -> RimBed.TAPED)
                 .orElse(RimBed.UNTAPED);
         Double beadSeat = tire.map(found -> found.size().beadSeatDiameterMm()).orElse(0.0);
-        Optional<RimSpec> rim = parts.rim(reader, beadSeat, usualBed, null);
+        Double usualWidth = tire.map(found -> (double)
+                        Math.round(MeasuringRim.usualWidthMm(found.size().nominalWidthMm())))
+                .orElse(0.0);
+        Optional<RimSpec> rim = parts.rim(reader, beadSeat, usualWidth, usualBed, null);
         if (tire.isEmpty() || fit.isEmpty() || rim.isEmpty()) {
             return Optional.empty();
         }

@@ -275,7 +275,7 @@ class NeedsService {
     private static SealantDose.Extras extrasOf(WheelState wheel, Optional<NeedsForm.Chosen> chosen) {
         return wheel.tire()
                 .map(tire -> new SealantDose.Extras(
-                        tire.marks().tubeless(),
+                        tire.marks().madeForTubeless(),
                         tire.fitted().insert(),
                         chosen.map(NeedsForm.Chosen::newTire).orElse(false)))
                 .orElse(SealantDose.Extras.NONE);

@@ -21,6 +21,11 @@ import org.stratopneum.core.quantity.QuantityUnit;
  */
 public final class FormReader {
 
+    /** How a choice of yes and no is typed; empty where nobody knows. */
+    public static final String YES = "on";
+
+    public static final String NO = "no";
+
     /** The unit of a limit that is a day, counted from 1970. */
     static final String DATE = "date";
 
@@ -204,6 +209,11 @@ public final class FormReader {
             fault(field, "not-a-moment");
             return Optional.empty();
         }
+    }
+
+    /** What is chosen of yes and no: null where it is neither, so that what nobody knows is not taken for a no. */
+    public Boolean yesOrNo(String field) {
+        return YES.equals(text(field)) ? Boolean.TRUE : NO.equals(text(field)) ? Boolean.FALSE : null;
     }
 
     /** Whether the box {@code field} is ticked. */

@@ -22,6 +22,11 @@ public class Wording {
         return messages.getMessage(key, arguments, LOCALE);
     }
 
+    /** "hookless" or "hooked"; empty where nobody looked. */
+    public String rimEdge(Boolean hookless) {
+        return hookless == null ? "" : text(hookless ? "rim.hookless" : "rim.hooked");
+    }
+
     /** The text of a constant, under {@code <prefix>.<CONSTANT>}. */
     public String of(String prefix, Enum<?> constant) {
         return text(prefix + "." + constant.name());

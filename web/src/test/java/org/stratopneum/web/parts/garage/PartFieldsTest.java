@@ -56,7 +56,8 @@ class PartFieldsTest {
             413.69,
             32,
             LocalDate.of(2025, 5, 9),
-            null);
+            null,
+            false);
 
     static Stream<Units> allUnits() {
         List<Units> all = new ArrayList<>();
@@ -80,7 +81,7 @@ class PartFieldsTest {
         fields.fill(texts, RIM);
         FormReader reader = new FormReader(texts);
         assertThat(fields.tire(reader, TIRE)).contains(TIRE);
-        assertThat(fields.rim(reader, null, RimBed.UNTAPED, RIM)).contains(RIM);
+        assertThat(fields.rim(reader, null, null, RimBed.UNTAPED, RIM)).contains(RIM);
         assertThat(reader.problems().list()).isEmpty();
     }
 
@@ -128,7 +129,7 @@ class PartFieldsTest {
     @ValueSource(strings = {"31.9", "32.0001", "31,5"})
     void aPartOfASpokeIsAFault(String typed) {
         FormReader reader = new FormReader(Map.of("rimWidth", "25", "spokes", typed));
-        new PartFields(Units.metric(PressureUnit.BAR)).rim(reader, 622.0, RimBed.TAPED, null);
+        new PartFields(Units.metric(PressureUnit.BAR)).rim(reader, 622.0, null, RimBed.TAPED, null);
         assertThat(reader.problems().list())
                 .extracting(Problem::field, Problem::code)
                 .containsExactly(tuple("spokes", "not-whole"));
@@ -138,7 +139,7 @@ class PartFieldsTest {
     void aRimWithoutANameIsCalledByItsNumbers() {
         FormReader reader = new FormReader(Map.of("rimWidth", "25,5"));
         RimSpec rim = new PartFields(Units.metric(PressureUnit.BAR))
-                .rim(reader, 622.0, RimBed.TAPED, null)
+                .rim(reader, 622.0, null, RimBed.TAPED, null)
                 .orElseThrow();
         assertThat(rim.name()).isEqualTo("622 x 25.5");
         assertThat(rim.bed()).isEqualTo(RimBed.TAPED);
@@ -157,7 +158,7 @@ class PartFieldsTest {
     void whatCannotGoTogetherIsRefused(
             double beadSeat, double width, boolean hookless, boolean allowed, Double measured, String code) {
         RimSpec rim = new RimSpec(
-                "Rim", beadSeat, width, null, hookless, RimBed.TAPED, ValveHole.UNKNOWN, null, null, null, null);
+                "Rim", beadSeat, width, null, hookless, RimBed.TAPED, ValveHole.UNKNOWN, null, null, null, null, false);
         TireSpec tire = new TireSpec(
                 "Tire",
                 new TireSize(57, 622),
@@ -185,7 +186,8 @@ class PartFieldsTest {
 
     @Test
     void aLimitIsSaidInTheRidersUnit() {
-        RimSpec rim = new RimSpec("Rim", 622, 30, null, false, RimBed.TAPED, ValveHole.UNKNOWN, null, null, null, null);
+        RimSpec rim = new RimSpec(
+                "Rim", 622, 30, null, false, RimBed.TAPED, ValveHole.UNKNOWN, null, null, null, null, false);
         FormReader reader = new FormReader(Map.of());
         Units inches =
                 new Units(PressureUnit.PSI, RiderUnit.KG, RiderUnit.IN, RiderUnit.ML, RiderUnit.CELSIUS, RiderUnit.KM);

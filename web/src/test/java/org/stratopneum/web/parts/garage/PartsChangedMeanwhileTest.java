@@ -29,7 +29,7 @@ class PartsChangedMeanwhileTest {
     @BeforeEach
     void enterABike() {
         rider = Guest.withAccount(site);
-        bike = TypedBike.enter(rider);
+        bike = TypedBike.enter(rider, "rear-hooklessOk", "no");
         wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
     }
 

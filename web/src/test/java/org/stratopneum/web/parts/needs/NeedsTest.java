@@ -52,7 +52,7 @@ class NeedsTest {
         assertThat(needs(rider, "?newTire=on")).contains(">110 ml<", "a tenth more for a brand-new tire");
 
         Guest other = Guest.withAccount(site);
-        TypedBike.enter(other, "rear-size", "60-622", "rear-measuringRim", "30", "rear-tubeless", "");
+        TypedBike.enter(other, "rear-size", "60-622", "rear-measuringRim", "30", "rear-tubeless", "no");
         assertThat(needs(other, "")).contains(">150 ml<", "half as much again");
     }
 
