@@ -79,6 +79,16 @@ export function drawing(code, live, say) {
   return picture;
 }
 
+/** The drawing of a part, by its name and its words. */
+export function part(symbol) {
+  if (symbol === null) {
+    return null;
+  }
+  const file = document.getElementById("stop").dataset.parts;
+  const attributes = { class: "trail-part part", role: "img", "aria-label": symbol.words };
+  return shape("svg", attributes, shape("use", { href: `${file}#${symbol.code}` }));
+}
+
 /** To the nearest ten: nobody counts better. */
 export function strokes(count) {
   return Math.max(10, Math.round(count / 10) * 10);

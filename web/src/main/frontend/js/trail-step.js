@@ -1,15 +1,25 @@
 // The step to take now: what to do, until when, what can hurt, and the answers.
 
 const at = (id) => document.getElementById(id).href;
-const [ladder, { button, drawing, make }, { holds, keepBag, save, step, trail }, { say }, { air }, bags] =
-  await Promise.all([
-    import(at("module-ladder")),
-    import(at("module-page")),
-    import(at("module-stop")),
-    import(at("module-words")),
-    import(at("module-air")),
-    import(at("module-bag")),
-  ]);
+const [
+  ladder,
+  { button, drawing, make, part },
+  { holds, keepBag, save, step, trail },
+  { say },
+  { air },
+  bags,
+  { ring },
+  { aloud },
+] = await Promise.all([
+  import(at("module-ladder")),
+  import(at("module-page")),
+  import(at("module-stop")),
+  import(at("module-words")),
+  import(at("module-air")),
+  import(at("module-bag")),
+  import(at("module-ring")),
+  import(at("module-aloud")),
+]);
 
 let minute;
 
@@ -69,10 +79,10 @@ export function stepPanel() {
   const shown = rung.cautions.filter(({ code }) => code !== "CO2" || used === "GAS");
   const panel = make(
     "section",
-    { id: "step", class: "trail-step", "data-code": rung.code },
+    { id: "step", class: "trail-step", "data-code": rung.code, "data-awake": true },
     make("p", { class: "quiet" }, say("step", trail.told.before.length + 1)),
     make("h2", { tabindex: "-1" }, rung.title),
-    drawing(rung.code, holds("LIVE_SEALANT"), say),
+    drawing(rung.code, holds("LIVE_SEALANT"), say) ?? part(rung.symbol),
     rung.seconds > 0 ? clock(rung.code, rung.seconds) : null,
     make("p", {}, rung.how),
     make("p", {}, make("strong", {}, `${say("until")} `), rung.stop),
@@ -113,6 +123,7 @@ export function stepPanel() {
       "div",
       { class: "trail-answers trail-small" },
       back(),
+      readAloud(panel),
       rung.code === "walk"
         ? null
         : button(
@@ -126,6 +137,20 @@ export function stepPanel() {
     ),
   );
   return panel;
+}
+
+/** Reads the step that is shown: what to do, until when, what can hurt, and the answers. */
+function readAloud(panel) {
+  if (!("speechSynthesis" in window)) {
+    return null;
+  }
+  const reader = button(say("aloud"), () => {}, { "data-stop": say("aloud.stop"), "data-act": "aloud" });
+  aloud(reader, () =>
+    [...panel.querySelectorAll("h2, p:not(.quiet, [role=timer]), .trail-answers:not(.trail-small) button")].map(
+      (place) => place.textContent,
+    ),
+  );
+  return reader;
 }
 
 export function back() {
@@ -161,7 +186,7 @@ function clock(code, seconds) {
       show();
       if (left() <= 0) {
         clearInterval(minute);
-        navigator.vibrate?.(300);
+        ring();
       }
     }, 1000);
   }

@@ -12,6 +12,7 @@ const [
   { stepPanel, stopClock },
   { end, reading, sent, write },
   { outboxPanel },
+  { keepAwake },
 ] = await Promise.all([
   import(at("module-device")),
   import(at("module-outbox")),
@@ -23,6 +24,7 @@ const [
   import(at("module-step")),
   import(at("module-end")),
   import(at("module-outbox-panel")),
+  import(at("module-awake")),
 ]);
 
 const place = document.getElementById("stop");
@@ -51,6 +53,7 @@ function draw() {
     document.getElementById(focused)?.focus();
   }
   status();
+  keepAwake();
 }
 
 /** A stop that was left is offered, never simply opened: the next flat tire is another one. */
@@ -107,31 +110,7 @@ function below() {
       ),
     );
   }
-  if ("wakeLock" in navigator) {
-    parts.push(stayOn());
-  }
   return parts.filter((part) => part !== null);
-}
-
-let lock = null;
-
-function stayOn() {
-  return button(
-    say(lock === null ? "stay-on" : "stays-on"),
-    async () => {
-      if (lock === null) {
-        lock = await navigator.wakeLock.request("screen").catch(() => null);
-        lock?.addEventListener("release", () => {
-          lock = null;
-          draw();
-        });
-      } else {
-        await lock.release();
-      }
-      draw();
-    },
-    { id: "stay-on", "aria-pressed": String(lock !== null) },
-  );
 }
 
 function outgoing() {

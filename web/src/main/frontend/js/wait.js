@@ -1,7 +1,9 @@
-// Counts a wait down on its page, and loads the page anew when it is over. Without this module the page says until when.
+// Counts a wait down on its page, rings, and loads the page anew when it is over. Without this module the page says until
+// when.
 // How long it takes comes from the server: a clock that is wrong here must not load the page again and again.
 
 const SECOND_MS = 1000;
+const { ring } = await import(document.getElementById("module-ring").href);
 
 for (const place of document.querySelectorAll("[data-seconds]")) {
   const until = Date.now() + place.dataset.seconds * SECOND_MS;
@@ -9,7 +11,7 @@ for (const place of document.querySelectorAll("[data-seconds]")) {
     const left = Math.ceil((until - Date.now()) / SECOND_MS);
     if (left <= 0) {
       clearInterval(timer);
-      location.reload();
+      ring().then(() => location.reload());
       return;
     }
     const hours = Math.floor(left / 3600);

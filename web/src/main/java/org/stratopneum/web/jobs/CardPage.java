@@ -49,6 +49,7 @@ public record CardPage(
      * The open step.
      *
      * @param clock where the valve stands, or null
+     * @param symbol the drawing of the part that it is about
      * @param answers the buttons, the usual first; empty while a wait must go on
      * @param rest the wait, or null
      * @param measure what is measured, or null
@@ -59,6 +60,7 @@ public record CardPage(
             String why,
             List<String> cautions,
             ClockDrawing clock,
+            String symbol,
             List<Button> answers,
             Wait rest,
             Measure measure,

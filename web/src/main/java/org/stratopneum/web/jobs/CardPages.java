@@ -18,6 +18,7 @@ import org.stratopneum.core.job.Walk;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.platform.drawing.ClockDrawing;
+import org.stratopneum.web.platform.drawing.PartSymbols;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.FitWording;
 import org.stratopneum.web.platform.wording.FormView;
@@ -108,6 +109,7 @@ class CardPages {
                 words.why(step),
                 words.cautions(step),
                 step.valveAt() == null ? null : new ClockDrawing(step.valveAt()),
+                PartSymbols.ofStep(step.text()).orElse(null),
                 mustGoOn || measure != null ? List.of() : buttons(step, wait),
                 wait,
                 measure,

@@ -64,6 +64,7 @@ record RulesJson(
             String air,
             boolean gasOnly,
             int seconds,
+            Choice symbol,
             List<Choice> cautions,
             List<Reply> replies) {}
 

@@ -28,6 +28,7 @@ import org.stratopneum.core.trailside.PumpSort;
 import org.stratopneum.core.trailside.Rung;
 import org.stratopneum.core.trailside.UsualAir;
 import org.stratopneum.core.trailside.Where;
+import org.stratopneum.web.platform.drawing.PartSymbols;
 import org.stratopneum.web.platform.wording.Wording;
 
 /** Writes the ladder out for a device: the same for everybody, made once. */
@@ -141,6 +142,9 @@ class TrailRules {
                 rung.air() == null ? null : rung.air().name(),
                 rung.gasOnly(),
                 rung.seconds(),
+                PartSymbols.ofRung(rung.code())
+                        .map(symbol -> new RulesJson.Choice(symbol, wording.text("symbol." + symbol)))
+                        .orElse(null),
                 choices("caution", rung.cautions().toArray(Caution[]::new)),
                 rung.replies().stream().map(this::reply).toList());
     }

@@ -22,7 +22,11 @@ class WorkerController {
     /** What the page beside the trail, and the one for all others without signal, are made of. */
     private static final List<String> PARTS = List.of(
             "/assets/app.css",
+            "/assets/parts.svg",
             "/assets/js/device.js",
+            "/assets/js/ring.js",
+            "/assets/js/awake.js",
+            "/assets/js/aloud.js",
             "/assets/js/outbox.js",
             "/assets/js/ladder.js",
             "/assets/js/trail-page.js",

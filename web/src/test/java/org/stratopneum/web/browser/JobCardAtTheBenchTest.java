@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.List;
+import org.assertj.core.api.InstanceOfAssertFactories;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.WebElement;
@@ -40,6 +41,24 @@ class JobCardAtTheBenchTest {
         browser.press("#write");
     }
 
+    /** What is asked to be read stays so on the next step; the browser's own voice is not listened to here. */
+    private void isReadAloudFromStepToStep(Browser bench) {
+        bench.driver()
+                .executeScript(
+                        "window.said = []; speechSynthesis.speak = (one) => window.said.push(one.text); speechSynthesis.cancel = () => {}");
+        bench.click("#aloud");
+        assertThat(bench.text("#aloud")).isEqualTo("Stop reading");
+        assertThat((List<?>) bench.driver().executeScript("return window.said"))
+                .asInstanceOf(InstanceOfAssertFactories.list(String.class))
+                .startsWith("Begin with the lever at the valve, between two spokes.", "Done")
+                .anyMatch(text -> text.startsWith("Plastic levers only"));
+        bench.press(".card-answers button");
+        bench.waitFor(there -> bench.text("#aloud").equals("Stop reading"));
+        bench.click("#aloud");
+        assertThat(bench.text("#aloud")).isEqualTo("Read aloud");
+        bench.press("#take-back");
+    }
+
     @Test
     void convertingAWheelWithAFailedSeatingAPauseAndThePhone() {
         String card;
@@ -60,7 +79,10 @@ class JobCardAtTheBenchTest {
             bench.open(card);
             assertThat(bench.text(".clock figcaption")).isEqualTo("valve at 12 o'clock");
             assertThat(bench.find(".clock g").getAttribute("transform")).isEqualTo("rotate(180)");
-            assertThat(bench.text(".card-step")).contains("Why:", "Caution.");
+            assertThat(bench.text(".step")).contains("Why?", "Plastic levers only");
+            assertThat(bench.find(".part").getAttribute("aria-label")).isEqualTo("Lever between two spokes");
+            isReadAloudFromStepToStep(bench);
+            bench.open(card);
             beside.goTo("seat-pump.up");
             bench.open(card);
             bench.press("#answer-NOT_UP");

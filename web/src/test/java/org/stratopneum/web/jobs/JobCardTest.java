@@ -75,7 +75,7 @@ class JobCardTest {
             } else {
                 begun.add(card.path());
             }
-            assertThat(card.page()).as(job.name()).contains("Why:", "Next steps (");
+            assertThat(card.page()).as(job.name()).contains("Why?", "Next steps (");
         }
         assertThat(rider.get("/jobs").body()).contains(begun);
     }
