@@ -125,7 +125,8 @@ class JobCardAtTheBenchTest {
                 phone.type("#value", "39.5");
                 phone.type("#temperature", "20");
                 phone.press("#write");
-                assertThat(phone.text("main")).contains("It holds");
+                phone.click("#done > summary");
+                assertThat(phone.text("#done")).contains("It holds");
                 while (!step(phone).isEmpty()) {
                     usual(phone);
                 }
