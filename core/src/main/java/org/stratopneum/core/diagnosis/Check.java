@@ -66,6 +66,9 @@ public record Check(
 
     private static final double CLEAN_MINUTES = 10;
 
+    /** A minute's look (min; our judgement). */
+    private static final double QUICK_MINUTES = 2;
+
     public Check {
         answers = List.copyOf(answers);
         likelihood = Map.copyOf(likelihood);
@@ -78,6 +81,11 @@ public record Check(
     /** What it costs, with its mess and its night (min). */
     public double cost() {
         return minutes + MESS_MINUTES * mess + (kind.overnight ? NIGHT_MINUTES : 0);
+    }
+
+    /** Whether it is a minute's look, which comes before a tub and before a night. */
+    boolean isQuick() {
+        return mess < CLEAN_MESS && minutes <= QUICK_MINUTES && !kind.overnight;
     }
 
     /** Whether hands stay clean, and it is done soon. */

@@ -204,11 +204,18 @@ public record Diagnosis(LeakModel model, Set<Circumstance> known, List<Step> ste
         if (belief.ofAlike(belief.leading()) >= SURE) {
             return new Next(null, belief.leading());
         }
-        return open().stream()
-                .filter(check -> gain(check, belief) >= LEAST_GAIN)
-                .max(Comparator.comparingDouble(check -> gain(check, belief) / check.cost()))
-                .map(check -> new Next(check, null))
-                .orElseGet(() -> new Next(null, belief.leading()));
+        List<Check> quick = quickAtFirst();
+        return (quick.isEmpty() ? open() : quick)
+                .stream()
+                        .filter(check -> gain(check, belief) >= (quick.isEmpty() ? LEAST_GAIN : 0))
+                        .max(Comparator.comparingDouble(check -> gain(check, belief) / check.cost()))
+                        .map(check -> new Next(check, null))
+                        .orElseGet(() -> new Next(null, belief.leading()));
+    }
+
+    /** The looks of a minute that are left while nothing was done yet: one of them comes before any tub and any night. */
+    List<Check> quickAtFirst() {
+        return steps.isEmpty() ? open().stream().filter(Check::isQuick).toList() : List.of();
     }
 
     /** What a check is expected to tell (nat). */
@@ -270,6 +277,12 @@ public record Diagnosis(LeakModel model, Set<Circumstance> known, List<Step> ste
                     check.answers().get(answer), belief.expects(number, answer), leading, after.of(leading)));
         }
         return prospects;
+    }
+
+    /** Expected minutes from here until it holds, with a check made first, or mending at once where {@code next} is null. */
+    public double minutesLeft(Check next) {
+        Belief belief = belief();
+        return next == null ? mendingOrder(belief).minutes() : minutesWith(next, belief);
     }
 
     /** What making a check first saves until it holds, all in all (min). */

@@ -72,6 +72,11 @@ final class MendSoon {
         if (over.isPresent()) {
             return look(over.get());
         }
+        Optional<Check> quick = diagnosis.quickAtFirst().stream()
+                .min(Comparator.comparingDouble(check -> diagnosis.minutesWith(check, belief)));
+        if (quick.isPresent()) {
+            return look(quick.get());
+        }
         Optional<Cause> seen = bySign();
         if (seen.isPresent()) {
             return mend(seen.get());

@@ -3,12 +3,14 @@ package org.stratopneum.web.leak;
 import java.util.List;
 import java.util.UUID;
 import org.stratopneum.core.job.Job;
+import org.stratopneum.web.fleet.bikes.WheelHead;
 import org.stratopneum.web.platform.drawing.WheelMapDrawing;
 import org.stratopneum.web.platform.wording.FormView;
 
 /**
  * How a search stands, in words.
  *
+ * @param head what stands over the pages of its wheel, or null for a visitor
  * @param wheel the wheel that it is about, or null for a visitor
  * @param acts where its buttons lead
  * @param cautions what could hurt somebody by what was seen
@@ -18,10 +20,12 @@ import org.stratopneum.web.platform.wording.FormView;
  * @param others checks that may be made instead
  * @param notes what is worth knowing beside the next step
  * @param two that there may be two causes
+ * @param progress how far it is, and what it likely still takes; null at its end
  * @param tested what a hold test has said since, or null
  * @param hole where a hole in a tube lies, or null
  */
 record SearchPage(
+        WheelHead head,
         UUID wheel,
         String title,
         Acts acts,
@@ -37,9 +41,15 @@ record SearchPage(
         List<Said> said,
         WheelMap map,
         Hole hole,
+        String progress,
         boolean nameFirst,
         String tested,
         List<Named> causes) {
+
+    /** The act that takes the last answer back, or null while there is none. */
+    public String undo() {
+        return said.isEmpty() ? null : said.get(said.size() - 1).back();
+    }
 
     /**
      * @param method of the form, "post" or "get"
@@ -52,6 +62,7 @@ record SearchPage(
      * A check to be made.
      *
      * @param caution what could hurt somebody, or null
+     * @param symbol the drawing of what is looked at
      * @param prospects what each answer would mean
      */
     record Look(
@@ -60,12 +71,14 @@ record SearchPage(
             String how,
             String cost,
             String caution,
+            String symbol,
             String why,
             List<Button> answers,
             String notHere,
             List<String> prospects) {}
 
-    record Button(String act, String text) {}
+    /** @param symbol the drawing of what is seen then, or null */
+    record Button(String act, String text, String symbol) {}
 
     /**
      * What to mend.

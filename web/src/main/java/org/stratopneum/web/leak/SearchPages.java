@@ -20,6 +20,8 @@ import org.stratopneum.core.diagnosis.HolePlace;
 import org.stratopneum.core.diagnosis.LeakModel;
 import org.stratopneum.core.diagnosis.Reason;
 import org.stratopneum.core.diagnosis.Spot;
+import org.stratopneum.web.fleet.bikes.WheelHead;
+import org.stratopneum.web.platform.drawing.PartSymbols;
 import org.stratopneum.web.platform.drawing.WheelMapDrawing;
 import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.FormView;
@@ -33,6 +35,9 @@ class SearchPages {
 
     /** Causes below this are not listed (ratio). */
     private static final double TOO_UNLIKELY = 0.004;
+
+    /** Nobody knows how long it takes to a minute. */
+    private static final double FIVE = 5;
 
     /** From so much on it is said that some leaks never bubble (ratio; our judgement). */
     private static final double MAY_BE_SILENT = 0.15;
@@ -50,6 +55,7 @@ class SearchPages {
     /**
      * What a page is made for.
      *
+     * @param head what stands over the pages of the wheel, or null for a visitor
      * @param wheel the wheel, or null for a visitor
      * @param asked the check that the rider chose instead, or null
      * @param typed what the page was asked with
@@ -57,6 +63,7 @@ class SearchPages {
      * @param tested what a hold test has said since, or null
      */
     record Asked(
+            WheelHead head,
             SearchWheel wheel,
             String title,
             SearchPage.Acts acts,
@@ -79,6 +86,7 @@ class SearchPages {
         Check look = chosen.orElse(next.check());
         Belief belief = diagnosis.belief();
         return new SearchPage(
+                asked.head,
                 asked.wheel == null ? null : asked.wheel.id(),
                 asked.title,
                 asked.acts,
@@ -98,6 +106,7 @@ class SearchPages {
                 said(search),
                 search.system() == AirSystem.TUBELESS ? map(search, asked) : null,
                 search.system() == AirSystem.TUBE ? hole(asked) : null,
+                open ? progress(diagnosis, look) : null,
                 search.mode() == Diagnosis.Mode.NAME_IT,
                 asked.tested,
                 belief.ranking().stream()
@@ -112,15 +121,26 @@ class SearchPages {
                 words.how(check),
                 words.cost(check),
                 words.caution(check.cautions().looking()),
+                PartSymbols.ofCheck(check.code()).orElse(null),
                 why(check, diagnosis, chosen),
                 check.answers().stream()
                         .map(answer -> new SearchPage.Button(
-                                SearchStep.seen(check.code(), answer).text(), words.answer(check.code(), answer)))
+                                SearchStep.seen(check.code(), answer).text(),
+                                words.answer(check.code(), answer),
+                                PartSymbols.ofAnswer(answer).orElse(null)))
                         .toList(),
                 SearchStep.notHere(check.code()).text(),
                 diagnosis.prospects(check).stream()
                         .map(prospect -> words.prospect(check, prospect))
                         .toList());
+    }
+
+    private String progress(Diagnosis diagnosis, Check look) {
+        String left = Numbers.fixed(FIVE * Math.ceil(diagnosis.minutesLeft(look) / FIVE), 0);
+        return look == null
+                ? wording.text("search.progress.mend", left)
+                : wording.text(
+                        "search.progress", diagnosis.findings().size() + 1, Numbers.fixed(look.minutes(), 0), left);
     }
 
     private String why(Check check, Diagnosis diagnosis, boolean chosen) {

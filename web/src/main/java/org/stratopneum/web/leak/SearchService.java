@@ -145,6 +145,7 @@ class SearchService {
         String path = "/searches/" + id;
         Map<Cause, Integer> own = searches.own();
         SearchPages.Asked asked = new SearchPages.Asked(
+                stand.head,
                 SearchWheel.of(stand.wheel),
                 title(stand),
                 new SearchPage.Acts("post", path + "/acts", path + "/spots", path, List.of()),

@@ -72,6 +72,7 @@ class VisitorSearchController {
         }
         SearchPages.Asked asked = new SearchPages.Asked(
                 null,
+                null,
                 wording.text("search.visitor"),
                 new SearchPage.Acts("get", HERE, HERE, SearchAddress.of(search), SearchAddress.fields(search)),
                 check,

@@ -78,7 +78,7 @@ class LeakSearchTest {
                 .contains("its tire is on since")
                 .containsPattern("value=\"OLD\" selected=\"selected\">longer ago");
         String page = rider.get(begin("setup", "OLD")).body();
-        assertThat(page).contains("Why this?", "What each answer would mean", "not set up lately");
+        assertThat(page).contains("Why this check?", "What each answer would mean", "not set up lately");
         assertThat(ranking(page)).containsKey("the valve core");
     }
 

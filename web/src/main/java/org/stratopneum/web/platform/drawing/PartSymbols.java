@@ -87,6 +87,25 @@ public final class PartSymbols {
             bead-off tire-off
             """);
 
+    /** The same of what is seen at a check; what shows nothing has no drawing. */
+    private static final Map<String, String> OF_ANSWER = read("""
+            bubbles bubbles bubbles-near-valve flank-many flank-one one-spot white-dots wet-spot
+            object object
+            cut cut nicked
+            core valve-tip
+            valve valve-foot valve loose
+            soap tread
+            bead bead
+            line line-dips
+            spoke-hole spoke-holes nipples
+            dent dent
+            rim-look crack
+            tape lifted
+            shake slosh
+            dip plenty low
+            tube-hole inner-side outer-side slits
+            """);
+
     /** The same of the steps beside the trail that are not drawn as a wheel by the clock. */
     private static final Map<String, String> OF_RUNG = read("""
             pump core-air core-spare-air bead-air bead-top-up air-and-watch tube-air* again-air* pump-on
@@ -124,6 +143,11 @@ public final class PartSymbols {
         return found(OF_CHECK, check);
     }
 
+    /** @param answer the code of what is seen at a check */
+    public static Optional<String> ofAnswer(String answer) {
+        return found(OF_ANSWER, answer);
+    }
+
     /** @param rung the code of a step beside the trail; empty where the wheel is drawn by the clock */
     public static Optional<String> ofRung(String rung) {
         return found(OF_RUNG, rung);
@@ -145,7 +169,7 @@ public final class PartSymbols {
 
     /** Every drawing that goes with something. */
     public static List<String> all() {
-        return Stream.of(OF_STEP, OF_CHECK, OF_RUNG)
+        return Stream.of(OF_STEP, OF_CHECK, OF_ANSWER, OF_RUNG)
                 .flatMap(table -> table.values().stream())
                 .distinct()
                 .sorted()
