@@ -1,7 +1,7 @@
 package org.stratopneum.core.diagnosis;
 
-import java.util.EnumMap;
-import java.util.Map;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.SplittableRandom;
@@ -12,10 +12,13 @@ import java.util.SplittableRandom;
  */
 public final class Drill {
 
-    /** So many faults tell what the finder takes in a story (the mean is good to about 5 %). */
-    private static final int TRIALS = 300;
+    /** More steps than any wheel takes: whoever gets there has gone wrong. */
+    private static final int MOST_STEPS = 60;
 
-    private static final Map<Story, Double> PAR = new EnumMap<>(Story.class);
+    /** A hundred points are what the finder gets on the same wheel; nobody gets more than three times as many. */
+    private static final double FINDERS_POINTS = 100;
+
+    private static final double MOST_POINTS = 300;
 
     /** What is told before anything is looked at. */
     public enum Story {
@@ -88,21 +91,39 @@ public final class Drill {
         return model().fixMinutes(cause) + Diagnosis.AROUND_A_FIX;
     }
 
-    /** What the finder takes in this story until it holds, in the mean over hidden faults (min). */
-    public double par() {
-        synchronized (PAR) {
-            return PAR.computeIfAbsent(story, Drill::mean);
+    /**
+     * The finder's own way on this wheel, which holds after its last step: it sees what the rider sees, and looks at each
+     * thing once, as they do.
+     *
+     * @param minutes of its looks and repairs (min)
+     */
+    public record Way(List<Step> steps, double minutes) {}
+
+    public Way findersWay() {
+        Diagnosis diagnosis = Diagnosis.begun(model(), story.known);
+        Set<String> seen = new HashSet<>();
+        double minutes = 0;
+        for (int i = 0; i < MOST_STEPS; i++) {
+            Diagnosis.Next next =
+                    new Diagnosis(model(), story.known, diagnosis.steps(), seen).next(Diagnosis.Mode.MEND_SOON);
+            if (next.check() != null) {
+                minutes += next.check().minutes();
+                seen.add(next.check().code());
+                diagnosis = diagnosis.found(next.check().code(), answer(next.check()));
+            } else {
+                minutes += minutes(next.mend());
+                diagnosis = diagnosis.mendedInVain(next.mend());
+                if (holds(next.mend())) {
+                    return new Way(diagnosis.steps(), minutes);
+                }
+            }
         }
+        throw new IllegalStateException("the finder finds no end for seed " + seed);
     }
 
-    private static double mean(Story story) {
-        double sum = 0;
-        Trial.Finder finder = new Trial.Finder(model());
-        for (int i = 0; i < TRIALS; i++) {
-            sum += new Trial(model(), story.known, Trial.World.AS_THE_TABLE_SAYS, mixed(i))
-                    .mendedBy(finder)
-                    .all();
-        }
-        return sum / TRIALS;
+    /** @param minutes that somebody took on this wheel (min, above 0); @return 100 for as long as the finder takes */
+    public int points(double minutes) {
+        return (int)
+                Math.round(Math.min(MOST_POINTS, FINDERS_POINTS * findersWay().minutes() / minutes));
     }
 }

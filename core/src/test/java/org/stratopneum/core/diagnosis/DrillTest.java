@@ -61,15 +61,24 @@ class DrillTest {
         assertThat(MODEL.causes().stream().filter(drill::holds)).containsExactlyInAnyOrder(Cause.CUT, Cause.TREAD_HOLE);
     }
 
-    /** Nobody mends without a hold test, and with luck the first is right; more than a few hours nobody needs. */
+    /** The finder ends on every wheel, after one mending at least, and the last thing it mended is the fault. */
     @Test
-    void theFindersMeanLiesBetweenOneMendingAndAFewHours() {
-        Set<Drill.Story> seen = EnumSet.noneOf(Drill.Story.class);
-        for (long seed = 0; seen.size() < Drill.Story.values().length; seed++) {
+    void theFinderFindsEveryFaultInItsOwnWay() {
+        double sum = 0;
+        for (long seed = 0; seed < 400; seed++) {
             Drill drill = new Drill(seed);
-            seen.add(drill.story());
-            assertThat(drill.par()).as(drill.story().name()).isBetween(26.0, 180.0);
+            Drill.Way way = drill.findersWay();
+            assertThat(way.minutes()).isGreaterThan(25);
+            Step last = way.steps().get(way.steps().size() - 1);
+            assertThat(drill.holds(((Step.MendedInVain) last).cause())).isTrue();
+            assertThat(drill.points(way.minutes())).isEqualTo(100);
+            assertThat(drill.points(2 * way.minutes())).isEqualTo(50);
+            assertThat(drill.points(1)).as("luck has an end").isEqualTo(300);
+            sum += way.minutes();
         }
+        assertThat(sum / 400)
+                .as("in the mean between one mending and a few hours")
+                .isBetween(40.0, 180.0);
     }
 
     /** Minutes of the table and 25 for the hold test around each mend. */

@@ -52,6 +52,7 @@ class SecurityConfiguration {
         "/leak",
         "/leak/begin",
         "/leak/search",
+        "/practice",
         "/trailside",
         "/offline",
         "/trailside/rules.json",

@@ -109,6 +109,8 @@ class EveryPageTest {
             "/tires/new",
             ASKS,
             TOLD,
+            "/practice",
+            "/practice?seed=3&step=look.spray",
             "/settings",
             "/keys",
             "/calculators",

@@ -29,7 +29,9 @@ class LeakAtTheBenchTest {
             phone.open(wheel + "/leak");
             phone.press("#begin");
             assertThat(phone.text("main")).contains("Check 1, about 2 min.", "Why this check?");
-            assertThat(phone.find("#ranking").getAttribute("open")).as("folded until asked").isNull();
+            assertThat(phone.find("#ranking").getAttribute("open"))
+                    .as("folded until asked")
+                    .isNull();
             int asked = 0;
             while (phone.all("#mend").isEmpty() && asked < 14) {
                 asked++;

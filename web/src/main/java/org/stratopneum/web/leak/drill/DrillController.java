@@ -31,6 +31,11 @@ class DrillController {
         return to(newId);
     }
 
+    @PostMapping("/drill/daily")
+    String daily() {
+        return to(service.beginDaily());
+    }
+
     @GetMapping("/rounds/{id}")
     String round(@PathVariable UUID id, Model model) {
         model.addAttribute("page", service.page(id));

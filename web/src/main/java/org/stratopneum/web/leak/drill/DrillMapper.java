@@ -18,17 +18,11 @@ interface DrillMapper {
     /** @param endedAt when the fault was found, or null */
     record RoundRow(UUID id, long seed, Instant begunAt, Instant endedAt) {}
 
-    /**
-     * Something that was done.
-     *
-     * @param code of a check that was made, or of a cause that was named
-     */
-    record StepRow(UUID roundId, Kind kind, String code) {
+    /** A step of a round. */
+    record StepRow(UUID roundId, DrillStep.Kind kind, String code) {
 
-        /** What was done. */
-        enum Kind {
-            LOOKED,
-            NAMED
+        DrillStep step() {
+            return new DrillStep(kind, code);
         }
     }
 

@@ -1,38 +1,55 @@
 package org.stratopneum.web.leak.drill;
 
 import java.util.List;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.diagnosis.Check;
 import org.stratopneum.core.diagnosis.Drill;
 import org.stratopneum.core.diagnosis.LeakModel;
+import org.stratopneum.web.platform.fault.NotThereException;
 
 /** A round of practice as far as it has come. */
-record DrillRound(DrillMapper.RoundRow row, Drill drill, List<DrillMapper.StepRow> steps) {
+record DrillRound(Drill drill, List<DrillStep> steps) {
 
     static final LeakModel MODEL = LeakModel.of(AirSystem.TUBELESS);
 
-    static DrillRound of(DrillMapper.RoundRow row, List<DrillMapper.StepRow> steps) {
-        return new DrillRound(row, new Drill(row.seed()), steps);
+    static DrillRound of(long seed, List<DrillStep> steps) {
+        return new DrillRound(new Drill(seed), List.copyOf(steps));
     }
 
+    /** Whether what was named holds. */
     boolean ended() {
-        return row.endedAt() != null;
+        return named().stream().anyMatch(drill::holds);
     }
 
     List<Check> looked() {
         return steps.stream()
-                .filter(step -> step.kind() == DrillMapper.StepRow.Kind.LOOKED)
-                .map(step -> MODEL.check(step.code()))
+                .filter(step -> step.kind() == DrillStep.Kind.LOOKED)
+                .map(step -> check(step.code()))
                 .toList();
     }
 
     List<Cause> named() {
         return steps.stream()
-                .filter(step -> step.kind() == DrillMapper.StepRow.Kind.NAMED)
-                .flatMap(step -> Cause.coded(step.code()).stream())
+                .filter(step -> step.kind() == DrillStep.Kind.NAMED)
+                .map(step -> cause(step.code()))
                 .toList();
+    }
+
+    /** @throws NotThereException where there is no such check */
+    static Check check(String code) {
+        try {
+            return MODEL.check(code);
+        } catch (NoSuchElementException unknown) {
+            throw new NotThereException();
+        }
+    }
+
+    /** @throws NotThereException where there is no such cause */
+    static Cause cause(String code) {
+        return Cause.coded(code).filter(MODEL.causes()::contains).orElseThrow(NotThereException::new);
     }
 
     /** All that it took so far (min). */

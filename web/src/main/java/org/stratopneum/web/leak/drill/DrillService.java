@@ -1,23 +1,23 @@
 package org.stratopneum.web.leak.drill;
 
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
+import java.util.Set;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.diagnosis.Cause;
-import org.stratopneum.core.diagnosis.Check;
-import org.stratopneum.core.diagnosis.Drill;
 import org.stratopneum.web.leak.SearchWording;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.fault.NotThereException;
 import org.stratopneum.web.platform.wording.DateText;
-import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
@@ -28,20 +28,23 @@ class DrillService {
 
     private static final int LATEST = 200;
 
-    /** As good as the finder is whoever needs no more than this times its mean (our judgement). */
-    private static final double AS_GOOD = 1.1;
-
-    private static final double TWICE = 2;
-
     private final DrillMapper mapper;
+    private final DrillPages pages;
     private final SearchWording words;
     private final Wording wording;
     private final Logbook logbook;
     private final Riders riders;
     private final RandomGenerator seeds = RandomGenerator.getDefault();
 
-    DrillService(DrillMapper mapper, SearchWording words, Wording wording, Logbook logbook, Riders riders) {
+    DrillService(
+            DrillMapper mapper,
+            DrillPages pages,
+            SearchWording words,
+            Wording wording,
+            Logbook logbook,
+            Riders riders) {
         this.mapper = mapper;
+        this.pages = pages;
         this.words = words;
         this.wording = wording;
         this.logbook = logbook;
@@ -54,22 +57,43 @@ class DrillService {
         mapper.insert(newId, seeds.nextLong(), logbook.now());
     }
 
+    /** Begins the fault of the day, or goes on with it; its round. */
+    @Transactional
+    UUID beginDaily() {
+        LocalDate today = today(riders.self());
+        UUID id = daily(today);
+        mapper.insert(id, seedOf(today), logbook.now());
+        return id;
+    }
+
+    private LocalDate today(Rider rider) {
+        return LocalDate.ofInstant(logbook.now(), rider.zoneId());
+    }
+
+    /** The same wheel for everybody on a day. */
+    static long seedOf(LocalDate day) {
+        return day.toEpochDay();
+    }
+
+    /** A rider has one round of a day, under an id that the day gives. */
+    private static UUID daily(LocalDate day) {
+        return UUID.nameUUIDFromBytes(("fault of " + day).getBytes(StandardCharsets.UTF_8));
+    }
+
     private DrillRound round(UUID id) {
         DrillMapper.RoundRow row = mapper.round(id).orElseThrow(NotThereException::new);
-        return DrillRound.of(row, mapper.steps(id));
+        return DrillRound.of(
+                row.seed(),
+                mapper.steps(id).stream().map(DrillMapper.StepRow::step).toList());
     }
 
     /** @throws NotThereException when this rider has no such round, or there is no such check */
     @Transactional
     void look(UUID id, String check) {
         DrillRound round = round(id);
-        try {
-            DrillRound.MODEL.check(check);
-        } catch (NoSuchElementException unknown) {
-            throw new NotThereException();
-        }
+        DrillRound.check(check);
         if (!round.ended()) {
-            mapper.insertStep(new DrillMapper.StepRow(id, DrillMapper.StepRow.Kind.LOOKED, check));
+            mapper.insertStep(new DrillMapper.StepRow(id, DrillStep.Kind.LOOKED, check));
         }
     }
 
@@ -77,12 +101,11 @@ class DrillService {
     @Transactional
     void name(UUID id, String code) {
         DrillRound round = round(id);
-        Cause cause =
-                Cause.coded(code).filter(DrillRound.MODEL.causes()::contains).orElseThrow(NotThereException::new);
+        Cause cause = DrillRound.cause(code);
         if (round.ended()) {
             return;
         }
-        mapper.insertStep(new DrillMapper.StepRow(id, DrillMapper.StepRow.Kind.NAMED, code));
+        mapper.insertStep(new DrillMapper.StepRow(id, DrillStep.Kind.NAMED, code));
         if (round.drill().holds(cause)) {
             mapper.end(id, logbook.now());
         }
@@ -100,113 +123,94 @@ class DrillService {
     /** @throws NotThereException when this rider has no such round */
     @Transactional(readOnly = true)
     DrillPage page(UUID id) {
-        DrillRound round = round(id);
-        return new DrillPage(
-                id,
-                wording.of("story", round.drill().story()),
-                wording.text("drill.spent", Numbers.fixed(round.minutes(), 0)),
-                round.steps().stream().map(step -> said(step, round)).toList(),
-                round.ended() ? List.of() : checks(round),
-                round.ended() ? List.of() : causes(round),
-                round.ended() ? end(round) : null);
+        String here = "/rounds/" + id;
+        boolean ofToday = id.equals(daily(today(riders.self())));
+        return pages.page(
+                round(id),
+                wording.text(ofToday ? "drill.daily" : "drill.round"),
+                new DrillPage.Ways("post", here + "/look", here + "/name", "/drill", here + "/drop", List.of()));
     }
 
-    private String said(DrillMapper.StepRow step, DrillRound round) {
-        if (step.kind() == DrillMapper.StepRow.Kind.LOOKED) {
-            Check check = DrillRound.MODEL.check(step.code());
-            return wording.text(
-                    "drill.looked",
-                    words.check(check.code()),
-                    words.answer(check.code(), round.drill().answer(check)),
-                    words.cost(check));
+    /** A round with its row. */
+    private record Kept(DrillMapper.RoundRow row, DrillRound round) {
+
+        int points() {
+            return round.drill().points(round.minutes());
         }
-        Cause cause = Cause.coded(step.code()).orElseThrow(NotThereException::new);
-        return wording.text(
-                round.drill().holds(cause) ? "drill.named.right" : "drill.named.wrong",
-                words.cause(cause),
-                Numbers.fixed(Drill.minutes(cause), 0));
-    }
-
-    private List<DrillPage.Choice> checks(DrillRound round) {
-        return DrillRound.MODEL.checks().stream()
-                .filter(check -> !round.looked().contains(check))
-                .map(check -> new DrillPage.Choice(check.code(), words.check(check.code()), words.cost(check)))
-                .toList();
-    }
-
-    private List<DrillPage.Choice> causes(DrillRound round) {
-        return DrillRound.MODEL.causes().stream()
-                .filter(cause -> !round.named().contains(cause))
-                .map(cause -> new DrillPage.Choice(
-                        cause.code(),
-                        words.cause(cause),
-                        wording.text("search.minutes", Numbers.fixed(Drill.minutes(cause), 0))))
-                .toList();
-    }
-
-    private DrillPage.End end(DrillRound round) {
-        double ratio = round.minutes() / round.drill().par();
-        return new DrillPage.End(
-                wording.text("drill.found", words.cause(round.drill().fault())),
-                ratio <= AS_GOOD ? "inside" : ratio <= TWICE ? "below" : "blocks",
-                score(round),
-                wording.text(
-                        ratio <= AS_GOOD ? "drill.plan.good" : "drill.plan",
-                        Numbers.fixed(round.drill().par(), 0)));
-    }
-
-    private String score(DrillRound round) {
-        return wording.text(
-                "drill.score",
-                Numbers.fixed(round.minutes(), 0),
-                Numbers.fixed(100 * round.minutes() / round.drill().par(), 0));
     }
 
     /** All rounds so far, and what the rider mixes up. */
     @Transactional(readOnly = true)
     DrillPage.History history() {
         Rider rider = riders.self();
-        Map<UUID, List<DrillMapper.StepRow>> steps =
-                mapper.allSteps().stream().collect(Collectors.groupingBy(DrillMapper.StepRow::roundId));
-        List<DrillRound> rounds = mapper.latest(LATEST).stream()
-                .map(row -> DrillRound.of(row, steps.getOrDefault(row.id(), List.of())))
+        Map<UUID, List<DrillStep>> steps = mapper.allSteps().stream()
+                .collect(Collectors.groupingBy(
+                        DrillMapper.StepRow::roundId,
+                        Collectors.mapping(DrillMapper.StepRow::step, Collectors.toList())));
+        List<Kept> rounds = mapper.latest(LATEST).stream()
+                .map(row -> new Kept(row, DrillRound.of(row.seed(), steps.getOrDefault(row.id(), List.of()))))
                 .toList();
-        List<DrillRound> ended = rounds.stream().filter(DrillRound::ended).toList();
+        List<Kept> ended =
+                rounds.stream().filter(kept -> kept.row.endedAt() != null).toList();
+        UUID ofToday = daily(today(rider));
         return new DrillPage.History(
+                dailyOf(rounds, rider),
                 rounds.stream()
-                        .filter(round -> !round.ended())
-                        .map(round -> round.row().id())
+                        .filter(kept ->
+                                kept.row.endedAt() == null && !kept.row.id().equals(ofToday))
+                        .map(kept -> kept.row.id())
                         .findFirst()
                         .orElse(null),
-                ended.stream()
-                        .map(round -> new DrillPage.Line(
-                                round.row().id(),
-                                DateText.moment(round.row().begunAt(), rider.zoneId()),
-                                wording.of("story", round.drill().story()),
-                                wording.text(
-                                        "drill.line", words.cause(round.drill().fault()), score(round))))
-                        .toList(),
+                ended.stream().map(kept -> line(kept, rider)).toList(),
                 mixed(ended),
-                ended.isEmpty() ? null : mean(ended));
+                ended.isEmpty() ? null : sums(ended));
     }
 
-    private String mean(List<DrillRound> ended) {
-        double mean = ended.stream()
-                .mapToDouble(round -> round.minutes() / round.drill().par())
-                .average()
-                .orElseThrow();
-        long first = ended.stream().filter(round -> round.mixedUp().isEmpty()).count();
-        return wording.text("drill.mean", ended.size(), Numbers.fixed(100 * mean, 0), first);
+    private DrillPage.Line line(Kept kept, Rider rider) {
+        return new DrillPage.Line(
+                kept.row.id(),
+                DateText.moment(kept.row.begunAt(), rider.zoneId()),
+                wording.of("story", kept.round.drill().story()),
+                words.cause(kept.round.drill().fault()),
+                kept.points());
     }
 
-    private List<String> mixed(List<DrillRound> ended) {
+    private DrillPage.Daily dailyOf(List<Kept> rounds, Rider rider) {
+        LocalDate today = today(rider);
+        Set<UUID> found = new HashSet<>();
+        rounds.stream().filter(kept -> kept.row.endedAt() != null).forEach(kept -> found.add(kept.row.id()));
+        LocalDate day = found.contains(daily(today)) ? today : today.minusDays(1);
+        int streak = 0;
+        while (found.contains(daily(day.minusDays(streak)))) {
+            streak++;
+        }
+        int row = streak;
+        return rounds.stream()
+                .filter(kept -> kept.row.id().equals(daily(today)))
+                .findFirst()
+                .map(kept -> ofToday(kept, row))
+                .orElse(new DrillPage.Daily(null, null, row));
+    }
+
+    private static DrillPage.Daily ofToday(Kept kept, int streak) {
+        return new DrillPage.Daily(kept.row.id(), kept.row.endedAt() == null ? null : kept.points(), streak);
+    }
+
+    private static DrillPage.Sums sums(List<Kept> ended) {
+        var points = ended.stream().mapToInt(Kept::points).summaryStatistics();
+        long first =
+                ended.stream().filter(kept -> kept.round.mixedUp().isEmpty()).count();
+        return new DrillPage.Sums(ended.size(), (int) Math.round(points.getAverage()), points.getMax(), first);
+    }
+
+    private List<String> mixed(List<Kept> ended) {
         Map<String, Long> times = ended.stream()
-                .filter(round -> round.mixedUp().isPresent())
+                .filter(kept -> kept.round.mixedUp().isPresent())
                 .collect(Collectors.groupingBy(
-                        round -> wording.text(
+                        kept -> wording.text(
                                 "drill.mixed",
-                                words.cause(round.drill().fault()),
-                                words.cause(round.mixedUp().orElseThrow())),
+                                words.cause(kept.round.drill().fault()),
+                                words.cause(kept.round.mixedUp().orElseThrow())),
                         Collectors.counting()));
         List<String> lines = new ArrayList<>();
         times.entrySet().stream()
