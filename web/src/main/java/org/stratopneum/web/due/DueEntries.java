@@ -1,5 +1,6 @@
 package org.stratopneum.web.due;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -32,6 +33,9 @@ import org.stratopneum.web.rider.Riders;
 /** Gathers all that is due over all bikes, the shelf, and the rider's own reminders. */
 @Service
 public class DueEntries {
+
+    /** As long as a new tubeless setup is looked at before each ride. */
+    private static final Duration JUST_ENTERED = Duration.ofDays(14);
 
     private final Garage garage;
     private final Riders riders;
@@ -105,7 +109,7 @@ public class DueEntries {
             advice.ifPresent(found -> advices.put(bike.id(), found));
             for (WheelPosition position : WheelPosition.values()) {
                 bike.wheel(position)
-                        .ifPresent(wheel -> known.all(wheel, window(advice, position))
+                        .ifPresent(wheel -> toBegin(wheel, known.all(wheel, window(advice, position)), known)
                                 .forEach(item -> sort(matter(bike, wheel, item, known), item, known, plain, marked)));
             }
         }
@@ -163,6 +167,20 @@ public class DueEntries {
                 matter.path(),
                 matter.kind(),
                 due);
+    }
+
+    /** A wheel that was just entered begins with one matter: its first reading; the rest is counted from there. */
+    private static List<DueItem> toBegin(WheelState wheel, List<DueItem> items, WheelDues.Known known) {
+        boolean begins = wheel.lastReading().isEmpty()
+                && wheel.tire()
+                        .filter(tire -> tire.since().isAfter(known.now().minus(JUST_ENTERED)))
+                        .isPresent();
+        return begins
+                ? items.stream()
+                        .filter(item -> item.reason() == DueReason.FIRST_READING
+                                || item.reason().ofCard())
+                        .toList()
+                : items;
     }
 
     private DueEntry matter(BikeState bike, WheelState wheel, DueItem item, WheelDues.Known known) {

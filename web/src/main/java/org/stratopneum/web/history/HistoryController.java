@@ -30,10 +30,12 @@ class HistoryController {
     String wheel(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "ALL") HistoryPage.Span span,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String until,
             @RequestParam(required = false) List<UUID> written,
             @RequestParam(required = false) List<UUID> struck,
             Model model) {
-        model.addAttribute("page", service.wheel(id, span, written, struck));
+        model.addAttribute("page", service.wheel(id, HistoryPage.Shown.of(span, from, until), written, struck));
         return PAGE;
     }
 
@@ -41,10 +43,12 @@ class HistoryController {
     String tire(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "ALL") HistoryPage.Span span,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String until,
             @RequestParam(required = false) List<UUID> written,
             @RequestParam(required = false) List<UUID> struck,
             Model model) {
-        model.addAttribute("page", service.tire(id, span, written, struck));
+        model.addAttribute("page", service.tire(id, HistoryPage.Shown.of(span, from, until), written, struck));
         return PAGE;
     }
 

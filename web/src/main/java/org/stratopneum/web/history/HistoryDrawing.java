@@ -6,57 +6,99 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
+import org.springframework.stereotype.Component;
 import org.stratopneum.core.history.WindowDays;
+import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.platform.drawing.HistoryBand;
+import org.stratopneum.web.platform.wording.PressureText;
+import org.stratopneum.web.platform.wording.QuantityText;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
 
 /** Lays a life along the calendar. */
-final class HistoryDrawing {
+@Component
+class HistoryDrawing {
 
-    private HistoryDrawing() {}
+    private final Wording wording;
+
+    HistoryDrawing(Wording wording) {
+        this.wording = wording;
+    }
 
     /** Null where nothing was ever fitted. */
-    static HistoryBand band(
+    HistoryBand band(
             PartHistory life,
             List<WindowDays.Read> readings,
             Function<PartHistory.Stay, String> name,
-            HistoryPage.Span span,
+            HistoryPage.Shown shown,
             Rider rider,
             Instant now) {
         if (life.stays().isEmpty()) {
             return null;
         }
-        Instant first = life.stays().get(0).from();
-        Instant from = span.days() == 0 ? first : now.minus(Duration.ofDays(span.days()));
+        HistoryBand.Drawn drawn = drawn(life, readings, name, rider, now);
+        if (shown.from() != null) {
+            Instant end = shown.until().plusDays(1).atStartOfDay(rider.zoneId()).toInstant();
+            return HistoryBand.of(
+                    drawn, shown.from().atStartOfDay(rider.zoneId()).toInstant(), end, rider.zoneId());
+        }
+        int days = shown.span().days();
+        Instant from = days == 0 ? life.stays().get(0).from() : now.minus(Duration.ofDays(days));
         // a life of an hour has room too
         Instant latest = now.minus(Duration.ofDays(7));
-        HistoryBand.Drawn drawn = new HistoryBand.Drawn(
+        return HistoryBand.of(drawn, from.isAfter(latest) ? latest : from, now, rider.zoneId());
+    }
+
+    private HistoryBand.Drawn drawn(
+            PartHistory life,
+            List<WindowDays.Read> readings,
+            Function<PartHistory.Stay, String> name,
+            Rider rider,
+            Instant now) {
+        RiderUnit volume = rider.volumeUnit();
+        return new HistoryBand.Drawn(
                 life.stays().stream()
                         .map(stay -> new HistoryBand.Stretch(
                                 stay.from(), stay.until() == null ? now : stay.until(), name.apply(stay)))
                         .toList(),
                 life.rides().stream()
                         .filter(ride -> ride.km() != null)
-                        .map(ride -> new HistoryBand.Mark(ride.at(), ride.km()))
+                        .map(ride ->
+                                new HistoryBand.Mark(ride.at(), ride.km(), HistoryWording.distance(ride.km(), rider)))
                         .toList(),
-                marks(readings, true),
-                marks(readings, false),
+                marks(readings, true, rider),
+                marks(readings, false, rider),
                 life.fillings().stream()
-                        .map(filling -> new HistoryBand.Mark(filling.at(), filling.ml()))
+                        .map(filling -> new HistoryBand.Mark(
+                                filling.at(),
+                                filling.ml(),
+                                wording.text("life.spot.filled", QuantityText.text(filling.ml(), volume))))
                         .toList(),
-                life.dips(),
-                life.holes(),
+                life.dips().stream()
+                        .map(at -> new HistoryBand.Mark(at, 1, wording.text("life.spot.dip")))
+                        .toList(),
+                life.holes().stream()
+                        .map(at -> new HistoryBand.Mark(at, 1, wording.text("life.spot.hole")))
+                        .toList(),
                 life.treads().stream()
                         .map(tread -> new HistoryBand.Mark(
-                                tread.at(), tread.measured().middleMm()))
+                                tread.at(),
+                                tread.measured().middleMm(),
+                                wording.text(
+                                        "life.spot.tread",
+                                        QuantityText.text(tread.measured().middleMm(), rider.lengthUnit()))))
                         .toList());
-        return HistoryBand.of(drawn, from.isAfter(latest) ? latest : from, now, rider.zoneId());
     }
 
-    private static List<HistoryBand.Mark> marks(List<WindowDays.Read> readings, boolean set) {
+    private List<HistoryBand.Mark> marks(List<WindowDays.Read> readings, boolean set, Rider rider) {
         return readings.stream()
                 .filter(read -> read.set() == set)
-                .map(read -> new HistoryBand.Mark(read.at(), read.pressure().kpa()))
+                .map(read -> new HistoryBand.Mark(
+                        read.at(),
+                        read.pressure().kpa(),
+                        wording.text(
+                                set ? "life.spot.set" : "life.spot.found",
+                                PressureText.text(read.pressure(), rider.pressureUnit()))))
                 .toList();
     }
 

@@ -1,5 +1,7 @@
 package org.stratopneum.web.history;
 
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.UUID;
 import org.stratopneum.web.fleet.bikes.WheelHead;
@@ -35,12 +37,37 @@ public record HistoryPage(
      *
      * @param own its own page, {@code log} what the log holds of it, {@code path} this page
      * @param printed where its history is printed, or null
-     * @param span what is drawn
+     * @param shown what is drawn
      */
-    public record Where(String own, String log, String path, String printed, Span span) {
+    public record Where(String own, String log, String path, String printed, Shown shown) {
 
         public Span[] spans() {
             return Span.values();
+        }
+    }
+
+    /**
+     * What is drawn: a span up to now, or from a day to a day.
+     *
+     * @param from the first day, or null; {@code until} the last, null with it
+     */
+    public record Shown(Span span, LocalDate from, LocalDate until) {
+
+        /** Days that are none, or stand in no order, are not looked at. */
+        static Shown of(Span span, String from, String until) {
+            try {
+                LocalDate first = LocalDate.parse(from);
+                LocalDate last = LocalDate.parse(until);
+                return first.isBefore(last) && first.getYear() > 1900 && last.getYear() < 2200
+                        ? new Shown(span, first, last)
+                        : new Shown(span, null, null);
+            } catch (DateTimeParseException none) {
+                return new Shown(span, null, null);
+            }
+        }
+
+        public boolean is(Span one) {
+            return from == null && span == one;
         }
     }
 

@@ -48,6 +48,7 @@ class HistoryService {
     private static final int LATEST = 20;
 
     private final PartHistories lives;
+    private final HistoryDrawing drawing;
     private final WheelHeads heads;
     private final Garage garage;
     private final BikeAdvisor advisor;
@@ -62,6 +63,7 @@ class HistoryService {
 
     HistoryService(
             PartHistories lives,
+            HistoryDrawing drawing,
             WheelHeads heads,
             Garage garage,
             BikeAdvisor advisor,
@@ -74,6 +76,7 @@ class HistoryService {
             Wording wording,
             ProblemWording problemWording) {
         this.lives = lives;
+        this.drawing = drawing;
         this.heads = heads;
         this.garage = garage;
         this.advisor = advisor;
@@ -92,7 +95,7 @@ class HistoryService {
      * @throws NotThereException when this rider has no such wheel
      */
     @Transactional(readOnly = true)
-    HistoryPage wheel(UUID id, HistoryPage.Span span, List<UUID> written, List<UUID> struck) {
+    HistoryPage wheel(UUID id, HistoryPage.Shown shown, List<UUID> written, List<UUID> struck) {
         Rider rider = riders.self();
         PartHistoryBook book = lives.book(rider);
         FittedTires.Wheel wheel = book.fitted().wheel(id).orElseThrow(NotThereException::new);
@@ -109,12 +112,12 @@ class HistoryService {
         WheelHeads.Known known = heads.of(id, rider);
         inside(life, readings, window(known.bike(), known.wheel().position()), rider, now)
                 .ifPresent(figures::add);
-        HistoryBand band = HistoryDrawing.band(life, readings, name, span, rider, now);
+        HistoryBand band = drawing.band(life, readings, name, shown, rider, now);
         String path = "/wheels/" + id;
         return new HistoryPage(
                 known.head(),
                 place(wheel),
-                new HistoryPage.Where(path, "/log?about=wheel-" + id, path + "/history", path + "/history.pdf", span),
+                new HistoryPage.Where(path, "/log?about=wheel-" + id, path + "/history", path + "/history.pdf", shown),
                 band,
                 said(life, readings, rider, now),
                 stays(life, stay -> "/tires/" + stay.tire() + "/history", name, rider, now),
@@ -131,11 +134,11 @@ class HistoryService {
      * @throws NotThereException when this rider has no such tire
      */
     @Transactional(readOnly = true)
-    HistoryPage tire(UUID id, HistoryPage.Span span, List<UUID> written, List<UUID> struck) {
-        return tire(id, span, null, written, struck);
+    HistoryPage tire(UUID id, HistoryPage.Shown shown, List<UUID> written, List<UUID> struck) {
+        return tire(id, shown, null, written, struck);
     }
 
-    private HistoryPage tire(UUID id, HistoryPage.Span span, FormView typed, List<UUID> written, List<UUID> struck) {
+    private HistoryPage tire(UUID id, HistoryPage.Shown shown, FormView typed, List<UUID> written, List<UUID> struck) {
         Rider rider = riders.self();
         PartHistoryBook book = lives.book(rider);
         List<HistoryMapper.TireRow> tires = lives.tires();
@@ -161,8 +164,8 @@ class HistoryService {
         return new HistoryPage(
                 null,
                 tire.name(),
-                new HistoryPage.Where(path, "/log?about=tire-" + id, path + "/history", null, span),
-                HistoryDrawing.band(life, readings, name, span, rider, now),
+                new HistoryPage.Where(path, "/log?about=tire-" + id, path + "/history", null, shown),
+                drawing.band(life, readings, name, shown, rider, now),
                 said(life, readings, rider, now),
                 stays(life, stay -> "/wheels/" + stay.wheel() + "/history", name, rider, now),
                 figures,
@@ -308,7 +311,7 @@ class HistoryService {
         if (read.isEmpty()) {
             FormView form = new FormView(
                     typed, problemWording.messages(reader.problems().list()));
-            return new Outcome(tire(tire, HistoryPage.Span.ALL, form, null, null), null);
+            return new Outcome(tire(tire, HistoryPage.Shown.of(HistoryPage.Span.ALL, "", ""), form, null, null), null);
         }
         Instant at = read.get().at().orElse(now);
         PartHistoryBook book = lives.book(rider);

@@ -40,10 +40,12 @@ class LogController {
             @RequestParam(required = false) List<UUID> written,
             @RequestParam(required = false) List<UUID> struck,
             @RequestParam(defaultValue = "false") boolean nothing,
+            @RequestParam(required = false) String select,
             HttpServletResponse response,
             Model model) {
         model.addAttribute("nothing", nothing);
-        LogListPage page = service.page(new LogQuery(asked), beforeTime, beforeSequence, written, struck);
+        LogListPage page =
+                service.page(new LogQuery(asked), beforeTime, beforeSequence, select != null, written, struck);
         if (page.form().faulty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         }

@@ -65,6 +65,9 @@ public interface LogMapper {
     /** Those of {@code ids} that nothing supersedes. */
     List<LogRow> headsAmong(Collection<UUID> ids);
 
+    /** Pictures beside entries, whichever of their states they were put beside, in the order in which they came. */
+    List<LogListPage.Photo> photos(Collection<UUID> ids);
+
     /** Those of {@code ids} that an entry has. */
     List<UUID> known(Collection<UUID> ids);
 }

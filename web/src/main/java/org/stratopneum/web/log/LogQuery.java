@@ -26,7 +26,7 @@ final class LogQuery {
     private static final Pattern ABOUT =
             Pattern.compile("(bike|wheel|tire)-([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})");
     private static final String TOPIC = "topic";
-    private static final List<String> FIELDS = List.of("words", "about", "since", "until", "hide");
+    private static final List<String> FIELDS = List.of("words", "about", "since", "until", "deleted");
     private static final int LONGEST = 200;
 
     private final FormReader reader;
@@ -65,7 +65,7 @@ final class LogQuery {
                 one ? idOf("tire", about) : null,
                 first.map(day -> start(day, zone)).orElse(null),
                 last.map(day -> start(day.plusDays(1), zone)).orElse(null),
-                !reader.ticked("hide")));
+                reader.ticked("deleted")));
     }
 
     private static UUID idOf(String what, Matcher about) {
@@ -103,14 +103,33 @@ final class LogQuery {
         return fields;
     }
 
+    /** The page that asks for a topic too, or no longer where it is asked for. */
+    String toggled(LogTopic topic) {
+        List<Map.Entry<String, String>> fields = new ArrayList<>(fields());
+        Map.Entry<String, String> field = Map.entry(TOPIC, topic.name());
+        if (!fields.remove(field)) {
+            fields.add(field);
+        }
+        return addressOf(fields.stream());
+    }
+
+    /** The page that asks the same without a field. */
+    String without(String field) {
+        return addressOf(fields().stream().filter(one -> !one.getKey().equals(field)));
+    }
+
     /**
      * The page of the log that asks the same, and more.
      *
      * @param more further fields, each with its value
      */
     String address(List<Map.Entry<String, String>> more) {
-        String asked = Stream.concat(fields().stream(), more.stream())
-                .map(field -> field.getKey() + "=" + UriUtils.encode(field.getValue(), StandardCharsets.UTF_8))
+        return addressOf(Stream.concat(fields().stream(), more.stream()));
+    }
+
+    private static String addressOf(Stream<Map.Entry<String, String>> fields) {
+        String asked = fields.map(
+                        field -> field.getKey() + "=" + UriUtils.encode(field.getValue(), StandardCharsets.UTF_8))
                 .collect(Collectors.joining("&"));
         return asked.isEmpty() ? "/log" : "/log?" + asked;
     }

@@ -54,11 +54,18 @@ class LogService {
     }
 
     /**
+     * @param selecting whether several entries are chosen at once
      * @param written entries that were just put back, or null
      * @param struck entries that were just struck through, or null
      */
     @Transactional(readOnly = true)
-    LogListPage page(LogQuery query, Instant beforeTime, Long beforeSequence, List<UUID> written, List<UUID> struck) {
+    LogListPage page(
+            LogQuery query,
+            Instant beforeTime,
+            Long beforeSequence,
+            boolean selecting,
+            List<UUID> written,
+            List<UUID> struck) {
         Rider rider = riders.self();
         boolean further = beforeTime != null
                 && beforeSequence != null
@@ -67,15 +74,19 @@ class LogService {
         LogPage.Key before = further ? new LogPage.Key(beforeTime, beforeSequence) : null;
         Optional<LogFilter> filter = query.filter(rider.zoneId());
         LogPage page = filter.map(asked -> logbook.page(asked, before, PAGE)).orElse(new LogPage(List.of(), null));
+        Map<String, List<LogListPage.Choice>> choices = choices(query.reader().text("about"));
         return new LogListPage(
                 query.form(problemWording.messages(query.reader().problems().list())),
                 Stream.of(LogTopic.values())
-                        .map(topic -> new LogListPage.Topic(topic, query.asks(topic)))
+                        .map(topic -> new LogListPage.Topic(topic, query.asks(topic), query.toggled(topic)))
                         .toList(),
-                choices(query.reader().text("about")),
+                choices,
                 byDay(page.rows(), rider),
+                photos(page.rows()),
                 query.fields(),
+                chips(query, choices),
                 query.narrows(),
+                selecting ? null : query.address(List.of(Map.entry("select", "on"))),
                 page.next() == null ? null : after(query, page.next()),
                 further ? query.address(List.of()) : null,
                 outcomes.of(written, struck, rider));
@@ -87,12 +98,56 @@ class LogService {
                 Map.entry("beforeSequence", String.valueOf(key.sequence()))));
     }
 
-    private Map<String, List<LogLine>> byDay(List<LogRow> rows, Rider rider) {
+    private List<LogListPage.Day> byDay(List<LogRow> rows, Rider rider) {
         return rows.stream()
                 .collect(Collectors.groupingBy(
                         row -> DateText.day(LocalDate.ofInstant(row.happenedAt(), rider.zoneId())),
                         LinkedHashMap::new,
-                        Collectors.mapping(row -> logWording.line(row, rider), Collectors.toList())));
+                        Collectors.mapping(row -> logWording.line(row, rider), Collectors.toList())))
+                .entrySet()
+                .stream()
+                .map(day -> new LogListPage.Day(day.getKey(), byBike(day.getValue())))
+                .toList();
+    }
+
+    private static List<LogListPage.OfBike> byBike(List<LogLine> lines) {
+        return lines.stream()
+                .collect(Collectors.groupingBy(
+                        line -> String.valueOf(line.bike()), LinkedHashMap::new, Collectors.toList()))
+                .values()
+                .stream()
+                .map(own -> new LogListPage.OfBike(own.get(0).bike(), own))
+                .toList();
+    }
+
+    private Map<UUID, List<LogListPage.Photo>> photos(List<LogRow> rows) {
+        return rows.isEmpty()
+                ? Map.of()
+                : mapper.photos(rows.stream().map(LogRow::id).toList()).stream()
+                        .collect(Collectors.groupingBy(LogListPage.Photo::entry));
+    }
+
+    /** What is asked beside words and topics, as it can be taken away. */
+    private List<LogListPage.Chip> chips(LogQuery query, Map<String, List<LogListPage.Choice>> choices) {
+        return query.fields().stream()
+                .filter(field ->
+                        !field.getKey().equals("words") && !field.getKey().equals("topic"))
+                .map(field -> new LogListPage.Chip(chip(field, choices), query.without(field.getKey())))
+                .toList();
+    }
+
+    private String chip(Map.Entry<String, String> field, Map<String, List<LogListPage.Choice>> choices) {
+        return switch (field.getKey()) {
+            case "about" ->
+                choices.values().stream()
+                        .flatMap(List::stream)
+                        .filter(LogListPage.Choice::chosen)
+                        .map(LogListPage.Choice::words)
+                        .findFirst()
+                        .orElse(field.getValue());
+            case "deleted" -> wording.text("log.deleted");
+            default -> wording.text("log.chip." + field.getKey(), field.getValue());
+        };
     }
 
     /** Bikes with their wheels, and all tires that there ever were. */

@@ -56,12 +56,17 @@ public class LogWording {
     public LogLine line(LogRow row, Rider rider) {
         LogDetail detail = json.read(row);
         LogNames names = row.names();
+        LogDetail.GaugeRead read = detail instanceof LogDetail.PressureRead gauge ? gauge : null;
         return new LogLine(
                 row.id(),
+                LogTopic.of(row.kind()),
+                row.subject().wheelId(),
                 DateText.time(row.happenedAt(), rider.zoneId()),
                 names.bike(),
                 names.position() == null ? "" : where(names.position()),
                 what(detail, names, rider),
+                read == null ? null : PressureText.text(read.pressure(), read.readIn()),
+                read == null ? "" : said(read),
                 note(row, detail, rider),
                 row.struck(),
                 row.supersedes() != null && !row.struck());
@@ -125,6 +130,13 @@ public class LogWording {
             default -> read.afterInflation() ? "log.read.set" : "log.read.found";
         };
         return wording.text(key, asRead(read.pressure(), read.readIn()));
+    }
+
+    /** What a reading says beside its number. */
+    private String said(LogDetail.GaugeRead read) {
+        return wording.text(
+                read.afterInflation() ? "log.said.set" : "log.said.found",
+                PressureText.text(read.pressure(), PressureText.beside(read.readIn())));
     }
 
     private String added(LogDetail.SealantAdded added, Rider rider) {

@@ -250,7 +250,8 @@ class SealantWording {
                         today,
                         now.checkBy(),
                         now.refreshBy(),
-                        unit.fromCore(1)),
+                        unit.fromCore(1),
+                        "/log?topic=SEALANT&about=wheel-" + liquid.wheelId()),
                 new SealantChart.Words(
                         wording.text(
                                 "sealant.chart.today",
@@ -258,7 +259,8 @@ class SealantWording {
                         wording.text("sealant.chart.check"),
                         wording.text("sealant.chart.refresh"),
                         wording.text("sealant.chart.minimum", QuantityText.text(liquid.minimumMl(), unit)),
-                        unit.symbol()));
+                        unit.symbol(),
+                        wording.text("sealant.chart.dipped")));
     }
 
     private static SealantChart.Seen seen(SealantEvent.Dipped dip, WheelSealant liquid) {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.stratopneum.core.sealant.DoseSchool;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.DryingRate;
@@ -27,6 +28,7 @@ final class WheelSealant {
 
     private static final double DEPTH_SIGMA_MM = 1.5;
 
+    private final UUID wheelId;
     private final TireSection section;
     private final LiquidPool pool;
     private final SealantDose.Extras extras;
@@ -41,6 +43,7 @@ final class WheelSealant {
     /** @param wheel with a tubeless tire that goes with its rim */
     WheelSealant(WheelState wheel, WheelCare care) {
         this.care = care;
+        wheelId = wheel.wheelId();
         hookless = wheel.rim().isHookless();
         rimDepthMm = wheel.rim().depthMm();
         tire = wheel.tire().orElseThrow();
@@ -49,6 +52,10 @@ final class WheelSealant {
         extras = new SealantDose.Extras(
                 tire.marks().madeForTubeless(), tire.fitted().insert(), false);
         dose = SealantDose.of(section, care.dose(), extras);
+    }
+
+    UUID wheelId() {
+        return wheelId;
     }
 
     TireSection section() {

@@ -47,7 +47,7 @@ class EveryPageTest {
             WHEEL + "?bike=9999&luggageRear=300",
             WHEEL + "?asked=1&ground1=MUD&share1=100&rider=64&bike=12.8",
             "/log",
-            "/log?words=seal&topic=READINGS&topic=HOLES&hide=on",
+            "/log?words=seal&topic=READINGS&topic=HOLES&deleted=on&select=on",
             "/garage",
             WHEEL,
             TUBED_WHEEL,

@@ -181,9 +181,9 @@ class RiderAtTheBenchTest {
         assertThat(browser.text("#state")).contains("On target");
 
         browser.open(started.other().address() + "/log");
-        assertThat(browser.text("main")).contains("set to " + rear + " psi", "recommended " + rear + " psi");
+        assertThat(browser.text("main")).contains(rear + " psi", "after pumping", "recommended " + rear + " psi");
         browser.open(site.address() + "/log");
-        assertThat(browser.text(".log-line")).contains("Skylark", "set to");
+        assertThat(browser.text(".log-bike")).contains("Skylark", "after pumping");
     }
 
     @Test
@@ -233,12 +233,20 @@ class RiderAtTheBenchTest {
     @Test
     void anEntryOfTheLogIsDeletedAndRestored() {
         browser.open(site.address() + "/log");
-        String struckLine = "//div[contains(@class, 'log-struck')]";
-        int before = browser.all(".log-struck").size();
-        browser.press(".log-line:not(.log-struck) button");
-        assertThat(browser.all(".log-struck")).as(struckLine).hasSize(before + 1);
-        browser.press(".log-struck button");
-        assertThat(browser.all(".log-struck")).hasSize(before);
+        String said = browser.text(".log-line .what");
+        int before = browser.all(".log-line").size();
+        browser.click(".log-line .menu summary");
+        browser.press(".log-line .delete");
+        assertThat(browser.text(".saved")).contains("Deleted");
+        String undone = browser.driver().getCurrentUrl();
+        browser.open(site.address() + "/log?deleted=on");
+        assertThat(browser.all(".log-struck")).anyMatch(line -> line.getText().contains(said));
+        assertThat(browser.all(".log-struck .delete")).isNotEmpty();
+        browser.open(undone);
+        browser.press("#undo");
+        browser.open(site.address() + "/log");
+        assertThat(browser.all(".log-line")).hasSize(before);
+        assertThat(browser.all(".log-struck")).as("deleted ones are hidden").isEmpty();
     }
 
     @Test

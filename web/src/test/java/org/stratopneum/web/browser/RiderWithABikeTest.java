@@ -72,7 +72,8 @@ class RiderWithABikeTest {
         assertThat(browser.text("#state")).contains("Too high");
         browser.press("#tab-history");
         assertThat(browser.text(".entry-line")).contains("read 47.0 psi");
-        browser.press(".entry-acts a");
+        browser.click(".entry-acts summary");
+        browser.press(".entry-acts .edit");
         assertThat(rider.value("#value")).isEqualTo("47");
         browser.type("#value", "19,x");
         browser.press("#keep");
@@ -82,7 +83,8 @@ class RiderWithABikeTest {
         assertThat(browser.text(".saved")).contains("read 19.0 psi");
         assertThat(browser.text(".entry-line")).contains("19.0 psi", "edited").doesNotContain("47.0");
 
-        browser.press(".entry-line button");
+        browser.click(".entry-acts summary");
+        browser.press(".entry-acts .delete");
         assertThat(browser.text(".saved")).contains("Deleted", "19.0 psi");
         browser.press("#undo");
         assertThat(browser.text(".entry-line")).contains("19.0 psi");

@@ -86,13 +86,13 @@ class TableTest {
         Sent sent = Sent.table(guest, NOTES);
         sent.press("bring-in");
         assertThat(sent.press("undo")).contains("id=\"undone\"");
-        assertThat(guest.ids("/log?topic=READINGS&hide=on", "/log/")).isEmpty();
-        assertThat(guest.ids("/log?topic=READINGS", "/log/"))
+        assertThat(guest.ids("/log?topic=READINGS", "/log/")).isEmpty();
+        assertThat(guest.ids("/log?topic=READINGS&deleted=on", "/log/"))
                 .as("struck through, still readable")
                 .hasSize(5);
         assertThat(guest.post(sent.path() + "/undo", Map.of()).statusCode()).isEqualTo(409);
         assertThat(sent.press("redo")).contains("id=\"done\"");
-        assertThat(guest.ids("/log?topic=READINGS&hide=on", "/log/")).hasSize(5);
+        assertThat(guest.ids("/log?topic=READINGS", "/log/")).hasSize(5);
     }
 
     @Test

@@ -149,7 +149,7 @@ class JobCardTest {
     }
 
     private static String entryWith(String page, String text) {
-        String before = page.substring(0, page.indexOf(text));
+        String before = page.substring(0, page.indexOf(text, page.indexOf("id=\"entries\"")));
         String id = before.substring(before.lastIndexOf("id=\"entry-") + 10);
         return id.substring(0, 36);
     }

@@ -200,7 +200,7 @@ class LeakSearchTest {
 
         page = post(search, "reopen");
         assertThat(page).contains("fixed, still leaks: the valve core");
-        assertThat(rider.get("/log").body()).contains("deleted");
+        assertThat(rider.get("/log?deleted=on").body()).contains("deleted");
         post(search, "give-up");
         assertThat(rider.get(begin()).body()).doesNotContain("What you found on your wheels before");
     }

@@ -40,16 +40,17 @@ class LogPageTest {
 
     @Test
     void whatIsAskedStandsInTheAddressAndInTheFormAgain() {
-        String page = guest.get(
-                        "/log?words=read&topic=READINGS&topic=RIDES&about=wheel-" + wheel + "&since=2026-01-01&hide=on")
+        String page = guest.get("/log?words=read&topic=READINGS&topic=RIDES&about=wheel-" + wheel
+                        + "&since=2026-01-01&deleted=on")
                 .body();
         assertThat(page)
-                .contains("value=\"read\"", "value=\"READINGS\" checked", "value=\"RIDES\" checked")
+                .contains("value=\"read\"", "name=\"topic\" value=\"READINGS\"", "name=\"topic\" value=\"RIDES\"")
                 .contains("value=\"wheel-" + wheel + "\" selected", "value=\"2026-01-01\"")
-                .doesNotContain("value=\"SEALANT\" checked");
+                .contains("Deleted entries too", "from 2026-01-01")
+                .doesNotContain("name=\"topic\" value=\"SEALANT\"");
         assertThat(guest.get("/log?topic=READINGS").body())
-                .contains("set to 20")
-                .doesNotContain("fitted");
+                .contains("20.0 psi</a>", "after pumping")
+                .doesNotContain("fitted 57-622");
         assertThat(guest.get("/log?topic=SEALANT").body()).contains("id=\"none\"");
         assertThat(guest.get("/log?about=wheel-" + UUID.randomUUID()).body()).contains("id=\"none\"");
     }
@@ -75,11 +76,12 @@ class LogPageTest {
         String back = struck.headers().firstValue("Location").orElseThrow();
         assertThat(back).startsWith("/log?words=set&topic=READINGS&struck=");
         assertThat(guest.get(back).body()).contains("id=\"undo\"", "set to 21", "set to 22");
-        assertThat(guest.get(page + "&hide=on").body()).contains("set to 20").doesNotContain("set to 21");
+        assertThat(guest.get(page).body()).contains("20.0 psi</a>").doesNotContain("21.0 psi</a>");
+        assertThat(guest.get(page + "&deleted=on").body()).contains("21.0 psi</a>", "Restore");
         List<String> gone = guest.ids(back, "name=\"entry\" value=\"");
         HttpResponse<String> restored = guest.postAll("/log/put-back", fields, "entry", gone.subList(0, 2));
         assertThat(restored.statusCode()).isEqualTo(302);
-        assertThat(guest.get(page + "&hide=on").body()).contains("set to 20", "set to 21", "set to 22");
+        assertThat(guest.get(page).body()).contains("20.0 psi</a>", "21.0 psi</a>", "22.0 psi</a>");
     }
 
     /** Whatever was typed comes through the address unharmed. */

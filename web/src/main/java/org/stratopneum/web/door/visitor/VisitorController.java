@@ -1,5 +1,7 @@
 package org.stratopneum.web.door.visitor;
 
+import jakarta.servlet.RequestDispatcher;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.Map;
 import java.util.TreeMap;
 import org.springframework.stereotype.Controller;
@@ -10,7 +12,7 @@ import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.parts.garage.BikeDrafts;
 import org.stratopneum.web.platform.wording.Units;
 
-/** What to set on any tire, without an account. */
+/** What to set on any tire, without an account; where no demo is open it is the front door. */
 @Controller
 class VisitorController {
 
@@ -23,7 +25,8 @@ class VisitorController {
     }
 
     @GetMapping("/pressure")
-    String pressure(@RequestParam Map<String, String> parameters, Model model) {
+    String pressure(@RequestParam Map<String, String> parameters, HttpServletRequest request, Model model) {
+        model.addAttribute("front", request.getAttribute(RequestDispatcher.FORWARD_REQUEST_URI) != null);
         model.addAttribute("page", page(parameters, parameters.containsKey("asked")));
         return "door/visitor/pressure";
     }

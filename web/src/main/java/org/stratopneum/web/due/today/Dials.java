@@ -63,6 +63,17 @@ class Dials {
         return sealant != null && sealant.forecast().volumeMl().p50() < sealant.leastMl();
     }
 
+    /** Whether what is in a wheel is known well enough: there is a tube, or the band is narrower than half of a filling. */
+    static boolean sealantKnown(WheelState wheel, DueEntries.All all) {
+        SealantState sealant = all.known().sealant().get(wheel.wheelId());
+        return wheel.tubed() || sealant != null && isKnown(sealant);
+    }
+
+    private static boolean isKnown(SealantState sealant) {
+        var volume = sealant.forecast().volumeMl();
+        return volume.p90() - volume.p10() < sealant.fullMl() / 2;
+    }
+
     /** Empty without a tire that goes with its rim. */
     Optional<WheelDial> of(WheelState wheel, WheelAdvice advice, DueEntries.All all) {
         return wheel.tireOnRim().map(TireOnRim::section).map(section -> dial(section, wheel, advice, all));
@@ -113,8 +124,9 @@ class Dials {
     /** One figure, or both ends of the 80 % band where that is wider than half of a filling: nobody knows then. */
     private static String level(SealantState sealant, RiderUnit unit) {
         var volume = sealant.forecast().volumeMl();
-        boolean known = volume.p90() - volume.p10() < sealant.fullMl() / 2;
-        return (known ? whole(volume.p50(), unit) : whole(volume.p10(), unit) + "-" + whole(volume.p90(), unit))
+        return (isKnown(sealant)
+                        ? whole(volume.p50(), unit)
+                        : whole(volume.p10(), unit) + "-" + whole(volume.p90(), unit))
                 + " "
                 + unit.symbol();
     }

@@ -35,7 +35,8 @@ class TodayController {
             HttpServletRequest request,
             Model model) {
         if (CurrentRider.id().isEmpty()) {
-            return SignedOut.byTime(request) ? "redirect:/sign-in?then=/" : "due/today/welcome";
+            // the front door of whoever has no account here
+            return SignedOut.byTime(request) ? "redirect:/sign-in?then=/" : "forward:/pressure";
         }
         model.addAttribute("page", service.page(written, struck));
         return PAGE;

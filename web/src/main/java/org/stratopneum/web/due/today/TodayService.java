@@ -1,5 +1,7 @@
 package org.stratopneum.web.due.today;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -7,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.Problem;
@@ -46,6 +49,9 @@ import org.stratopneum.web.rider.Riders;
 class TodayService {
 
     private static final int ROWS = 5;
+
+    /** A rider whose tires all went on within that time has just begun. */
+    private static final Duration BEGINNING = Duration.ofDays(14);
 
     private final DueEntries dues;
     private final TodoRows rows;
@@ -109,11 +115,39 @@ class TodayService {
                 all.today());
         return new TodayPage(
                 cards,
+                steps(all),
                 headlines.of(cards, all),
                 notice,
                 todo.subList(0, Math.min(ROWS, todo.size())),
                 Math.max(0, todo.size() - ROWS),
                 wording.text("today.shelf", all.bottles().size()));
+    }
+
+    /** A bike, a reading, and the sealant: what a rider begins with, as long as everything of theirs is new. */
+    private static List<TodayPage.Step> steps(DueEntries.All all) {
+        List<WheelState> wheels = all.bikes().stream()
+                .flatMap(bike -> Stream.of(WheelPosition.values()).flatMap(at -> bike.wheel(at).stream()))
+                .filter(wheel -> wheel.tire().isPresent())
+                .toList();
+        Instant recent = all.known().now().minus(BEGINNING);
+        if (!wheels.stream()
+                .allMatch(wheel -> wheel.tire().orElseThrow().since().isAfter(recent))) {
+            return List.of();
+        }
+        Optional<WheelState> unfilled =
+                wheels.stream().filter(wheel -> !Dials.sealantKnown(wheel, all)).findFirst();
+        List<TodayPage.Step> steps = List.of(
+                new TodayPage.Step("bike", "/bikes/new", !wheels.isEmpty()),
+                new TodayPage.Step(
+                        "reading",
+                        "/#rear-0",
+                        wheels.stream().anyMatch(wheel -> wheel.lastReading().isPresent())),
+                new TodayPage.Step(
+                        "sealant",
+                        unfilled.map(wheel -> "/wheels/" + wheel.wheelId() + "/sealant#found")
+                                .orElse("/"),
+                        !wheels.isEmpty() && unfilled.isEmpty()));
+        return steps.stream().allMatch(TodayPage.Step::done) ? List.of() : steps;
     }
 
     /** What is amiss first, then what is in progress. */

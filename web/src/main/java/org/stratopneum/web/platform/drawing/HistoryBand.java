@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -14,12 +15,15 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.stratopneum.web.platform.wording.DateText;
 
 /**
  * A life along the calendar, lane by lane: what was fitted, what was ridden, what was read, sealant, holes, tread. What
  * would lie on the same place is drawn once.
  *
+ * @param first the first day that is drawn, {@code last} the last
  * @param step what a bar of rides stands for
  */
 public record HistoryBand(
@@ -32,6 +36,9 @@ public record HistoryBand(
         List<Point> holes,
         List<Point> treads,
         List<Tick> ticks,
+        List<Spot> spots,
+        LocalDate first,
+        LocalDate last,
         Step step) {
 
     public static final double WIDTH = 800;
@@ -48,6 +55,9 @@ public record HistoryBand(
     public static final double TREAD = 246;
     public static final double BOTTOM = 296;
 
+    /** Two places closer than this are one to a finger. */
+    private static final double SPOT = 4;
+
     private static final double LEAST_BAR = 2;
     private static final int MOST_WEEKS = 120;
     private static final int MOST_TICKS = 8;
@@ -61,8 +71,8 @@ public record HistoryBand(
     /** A time with its name. */
     public record Stretch(Instant from, Instant until, String name) {}
 
-    /** Something of some size at a moment. */
-    public record Mark(Instant at, double size) {}
+    /** Something of some size at a moment, and what it says. */
+    public record Mark(Instant at, double size, String said) {}
 
     /** @param odd whether it is the second of two, so that neighbours differ */
     public record Bar(double x, double y, double width, double height, String name, boolean odd) {
@@ -76,6 +86,9 @@ public record HistoryBand(
     /** A place. */
     public record Point(double x, double y) {}
 
+    /** A place that says what happened there, and its day. */
+    public record Spot(double x, double y, String said, LocalDate day) {}
+
     /** A place on the calendar, with its name. */
     public record Tick(double x, String label) {}
 
@@ -86,8 +99,8 @@ public record HistoryBand(
             List<Mark> set,
             List<Mark> found,
             List<Mark> fillings,
-            List<Instant> dips,
-            List<Instant> holes,
+            List<Mark> dips,
+            List<Mark> holes,
             List<Mark> treads) {}
 
     /** @param from where the calendar begins, before {@code until} */
@@ -107,6 +120,9 @@ public record HistoryBand(
                 onLine(drawn.holes, along, HOLES),
                 points(drawn.treads, along, TREAD, 0, greatest(drawn.treads)),
                 ticks(along, zone),
+                spots(drawn, along, zone),
+                LocalDate.ofInstant(from, zone),
+                LocalDate.ofInstant(until.minusMillis(1), zone),
                 step);
     }
 
@@ -188,10 +204,41 @@ public record HistoryBand(
         return List.copyOf(points);
     }
 
-    private static List<Point> onLine(List<Instant> moments, Along along, double y) {
+    private static List<Point> onLine(List<Mark> marks, Along along, double y) {
         Set<Point> points = new LinkedHashSet<>();
-        moments.stream().filter(along::has).forEach(at -> points.add(new Point(along.x(at), y)));
+        marks.stream().filter(mark -> along.has(mark.at)).forEach(mark -> points.add(new Point(along.x(mark.at), y)));
         return List.copyOf(points);
+    }
+
+    /** What lies on the same place says the last of it. */
+    private static List<Spot> spots(Drawn drawn, Along along, ZoneId zone) {
+        Map<Point, Spot> spots = new TreeMap<>(Comparator.comparing(Point::x).thenComparing(Point::y));
+        for (Lane lane : List.of(
+                new Lane(drawn.rides, RIDES),
+                new Lane(drawn.found, READINGS),
+                new Lane(drawn.set, READINGS),
+                new Lane(drawn.fillings, SEALANT),
+                new Lane(drawn.dips, SEALANT),
+                new Lane(drawn.holes, HOLES - HEIGHT / 2),
+                new Lane(drawn.treads, TREAD))) {
+            for (Mark mark : lane.marks) {
+                if (along.has(mark.at)) {
+                    Point place = new Point(Math.rint(along.x(mark.at) / SPOT) * SPOT, lane.top + HEIGHT / 2);
+                    LocalDate day = LocalDate.ofInstant(mark.at, zone);
+                    spots.put(place, new Spot(place.x, place.y, DateText.date(day) + ": " + mark.said, day));
+                }
+            }
+        }
+        return List.copyOf(spots.values());
+    }
+
+    private record Lane(List<Mark> marks, double top) {}
+
+    /** The spots for the module that shows them: place, day and words of each on a line. */
+    public String spotLines() {
+        return spots.stream()
+                .map(spot -> "%d;%d;%s;%s".formatted(Math.round(spot.x), Math.round(spot.y), spot.day, spot.said))
+                .collect(Collectors.joining("\n"));
     }
 
     private static List<Tick> ticks(Along along, ZoneId zone) {

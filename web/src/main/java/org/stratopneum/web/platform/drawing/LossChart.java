@@ -46,6 +46,7 @@ public final class LossChart {
      * @param window the target range, or null
      * @param floor the least that may be in it, or null
      * @param state code of the class of the loss
+     * @param log the address of the readings of its wheel in the log, to be followed by days
      */
     public record Shown(
             List<Read> reads,
@@ -54,6 +55,7 @@ public final class LossChart {
             PressureWindow window,
             GaugePressure floor,
             String state,
+            String log,
             PressureUnit unit,
             ZoneId zone,
             Instant now) {}
@@ -132,6 +134,7 @@ public final class LossChart {
                 .text("num2", x(shown.now), TOP - 16, "middle", words.today);
         ahead(svg);
         readings(svg);
+        spots(svg);
         return svg.toString();
     }
 
@@ -210,6 +213,30 @@ public final class LossChart {
                                     .text("lab on-film", x(at), y(shown.window.low()) - 40, "middle", words.under);
                         }
                     });
+        }
+    }
+
+    /** Readings with their moment and their entry, and what is expected each day from now on. */
+    private void spots(Svg svg) {
+        if (shown.outlook != null && shown.outlook.rate().isPresent()) {
+            for (int day = 0; day <= AHEAD_DAYS; day++) {
+                Instant at = shown.now.plus(Duration.ofDays(day));
+                PressureOutlook.Expected expected = shown.outlook.expectedAt(at).orElseThrow();
+                String said = Svg.of(
+                        "%s: %s %s (%s-%s)",
+                        DateText.dayAndMonth(LocalDate.ofInstant(at, shown.zone)),
+                        PressureText.number(expected.likely(), shown.unit),
+                        shown.unit.symbol(),
+                        PressureText.number(expected.low(), shown.unit),
+                        PressureText.number(expected.high(), shown.unit));
+                svg.spot(x(at), Math.min(HEIGHT - BOTTOM, y(expected.likely())), said, null);
+            }
+        }
+        for (Read read : shown.reads) {
+            LocalDate day = LocalDate.ofInstant(read.at(), shown.zone);
+            String said = DateText.moment(read.at(), shown.zone) + ": " + PressureText.text(read.pressure(), shown.unit)
+                    + ", " + read.words();
+            svg.spot(x(read.at()), y(read.pressure()), said, shown.log + "&since=" + day + "&until=" + day);
         }
     }
 

@@ -34,6 +34,7 @@ public final class SealantChart {
      * @param expected oldest first, at least two days
      * @param leastMl what is too little lies under this (ml)
      * @param perMl what a millilitre is in the unit that is shown
+     * @param log the address of the sealant of its wheel in the log, to be followed by days
      */
     public record Shown(
             List<Expected> expected,
@@ -42,10 +43,11 @@ public final class SealantChart {
             LocalDate today,
             LocalDate check,
             LocalDate refresh,
-            double perMl) {}
+            double perMl,
+            String log) {}
 
-    /** What is lettered. */
-    public record Words(String today, String check, String refresh, String least, String unit) {}
+    /** What is lettered; {@code dipped} what a dip is called. */
+    public record Words(String today, String check, String refresh, String least, String unit, String dipped) {}
 
     private final Shown shown;
     private final Words words;
@@ -114,7 +116,26 @@ public final class SealantChart {
         flag(svg, shown.refresh, "ink", words.refresh, null);
         today(svg, bottom);
         dates(svg, bottom);
+        spots(svg);
         return svg.toString();
+    }
+
+    /** What is expected on a day, with its band, and the dips with their entries. */
+    private void spots(Svg svg) {
+        for (Expected at : shown.expected) {
+            String said = Svg.of(
+                    "%s: %s %s (%s-%s)",
+                    DateText.date(at.day), amount(at.ml.p50()), words.unit, amount(at.ml.p10()), amount(at.ml.p90()));
+            svg.spot(x(at.day), y(at.ml.p50()), said, null);
+        }
+        for (Seen dip : shown.seen) {
+            String said = DateText.date(dip.day) + ": " + words.dipped + " " + amount(dip.ml) + " " + words.unit;
+            svg.spot(x(dip.day), y(dip.ml), said, shown.log + "&since=" + dip.day + "&until=" + dip.day);
+        }
+    }
+
+    private String amount(double ml) {
+        return Numbers.fixed(ml * shown.perMl, shown.perMl < 1 ? 1 : 0);
     }
 
     private void dip(Svg svg, Seen dip) {

@@ -94,6 +94,32 @@ final class Svg {
         return this;
     }
 
+    /**
+     * A place that says its value, to the finger and to those who hear the page; over what is drawn there.
+     *
+     * @param href what it leads to, or null
+     */
+    Svg spot(double x, double y, String said, String href) {
+        String words = HtmlUtils.htmlEscape(said);
+        String tag = href == null ? "g" : "a";
+        out.append(of("<%s class=\"spot\" data-x=\"%.1f\" data-y=\"%.1f\" data-said=\"", tag, x, y))
+                .append(words)
+                .append('"');
+        if (href != null) {
+            out.append(" href=\"")
+                    .append(HtmlUtils.htmlEscape(href))
+                    .append("\" aria-label=\"")
+                    .append(words)
+                    .append('"');
+        }
+        out.append(of("><circle class=\"spot-hit\" cx=\"%.1f\" cy=\"%.1f\" r=\"12\"><title>", x, y))
+                .append(words)
+                .append("</title></circle></")
+                .append(tag)
+                .append('>');
+        return this;
+    }
+
     /** @param anchor start, middle or end */
     Svg text(String css, double x, double y, String anchor, String words) {
         out.append(of("<text class=\"%s\" x=\"%.1f\" y=\"%.1f\" text-anchor=\"%s\">", css, x, y, anchor))

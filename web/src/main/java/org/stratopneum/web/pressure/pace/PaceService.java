@@ -133,7 +133,7 @@ class PaceService {
                 wheel.tire()
                         .flatMap(tire -> holds.of(since(tire.since(), id), rider))
                         .orElse(null),
-                read.flatMap(found -> chart(found, advice.orElse(null), rider, now))
+                read.flatMap(found -> chart(id, found, advice.orElse(null), rider, now))
                         .orElse(null),
                 read.map(found -> wording.text("pace.chart", found.turns().size()))
                         .orElse(null),
@@ -191,7 +191,7 @@ class PaceService {
     }
 
     /** The last span, and the one before where that has only begun; all at 20 C, as it was fitted. */
-    private Optional<LossChart> chart(WheelLoss read, WheelAdvice advice, Rider rider, Instant now) {
+    private Optional<LossChart> chart(UUID wheelId, WheelLoss read, WheelAdvice advice, Rider rider, Instant now) {
         List<List<LeakReading>> spans = Turn.spans(read.turns());
         if (spans.isEmpty()) {
             return Optional.empty();
@@ -221,6 +221,7 @@ class PaceService {
                         window,
                         floor,
                         PaceWording.code(read.loss().named()),
+                        "/log?topic=READINGS&about=wheel-" + wheelId,
                         rider.pressureUnit(),
                         rider.zoneId(),
                         now),

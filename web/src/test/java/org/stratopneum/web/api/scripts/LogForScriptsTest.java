@@ -52,7 +52,7 @@ class LogForScriptsTest {
         HttpResponse<String> again = script.post(LOG, reading);
         assertThat(again.statusCode()).isEqualTo(200);
         assertThat(again.body()).contains("REPEATED");
-        assertThat(guest.get("/log?topic=READINGS").body()).containsOnlyOnce(">set to 22.0 psi (1.52 bar)</a>");
+        assertThat(guest.get("/log?topic=READINGS").body()).containsOnlyOnce(">22.0 psi</a>");
 
         HttpResponse<String> other = script.post(LOG, reading.replace("152", "153"));
         assertThat(other.statusCode()).isEqualTo(409);

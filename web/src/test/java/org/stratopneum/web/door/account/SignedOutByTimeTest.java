@@ -52,9 +52,9 @@ class SignedOutByTimeTest {
         assertThat(rider.get("/sign-in?then=/").body())
                 .contains("You were signed out")
                 .doesNotContain("Skylark");
-        assertThat(location(rider.get("/log?words=seal&hide=on")))
+        assertThat(location(rider.get("/log?words=seal")))
                 .as("where they were")
-                .endsWith("/sign-in?then=%2Flog%3Fwords%3Dseal%26hide%3Don");
+                .endsWith("/sign-in?then=%2Flog%3Fwords%3Dseal");
         assertThat(rider.get("/trailside/mine.json").body()).doesNotContain("Skylark");
         assertThat(new Guest(site).get("/").body()).as("whoever never had one").contains("Skylark");
 

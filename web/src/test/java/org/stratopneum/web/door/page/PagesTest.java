@@ -159,7 +159,7 @@ class PagesTest {
         Map<String, String> yes = new HashMap<>(typed);
         yes.put("yes", "front");
         assertThat(site.postForm("/", HERON + "/readings", yes).statusCode()).isEqualTo(302);
-        assertThat(site.get("/log").body().split("class=\"log-line\"")[1]).contains("read 26.0 psi");
+        assertThat(site.get("/log").body().split("class=\"log-line\"")[1]).contains("26.0 psi</a>");
         Map<String, String> no = new HashMap<>(typed);
         no.put("sure", "front");
         assertThat(site.postForm("/", HERON + "/readings", no).body())
@@ -243,7 +243,7 @@ class PagesTest {
                     Map.of("luggageRear", rear, "drop", "FIRM", "rear", "2.222", "unit", "BAR", "state", "FOUND"));
             assertThat(written.statusCode()).isEqualTo(302);
             String line = site.get("/log").body().split("class=\"log-line\"")[1];
-            assertThat(line).contains("read 2.22 bar");
+            assertThat(line).contains("2.22 bar</a>");
             assertThat(line.contains("recommended")).as(rear + " kg").isEqualTo(rear.equals("45"));
         }
     }

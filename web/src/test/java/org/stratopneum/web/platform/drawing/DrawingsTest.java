@@ -220,6 +220,7 @@ class DrawingsTest {
                         WINDOW,
                         GaugePressure.psi(14),
                         "inside",
+                        "/log?about=wheel-1",
                         unit,
                         ZoneId.of("Europe/Vienna"),
                         start.plus(Duration.ofDays(days + 1))),
@@ -236,6 +237,18 @@ class DrawingsTest {
         assertThat(fall.get(3)).isGreaterThan(fall.get(1));
         Matcher dates = Pattern.compile(">\\d+ [A-Z][a-z]{2}<").matcher(svg);
         assertThat(dates.results().count()).isBetween(2L, 8L);
+    }
+
+    /** Each reading says its value and its moment at its own place, and leads to its day in the log. */
+    @Test
+    void aReadingSaysItsValueAndLeadsToItsEntry() {
+        String svg = chart(10, PressureUnit.PSI).body();
+        List<Double> fall = numbers(svg, "class=\"fall st-inside\" d=\"M([\\d.]+) ([\\d.]+)L([\\d.]+) ([\\d.]+)\"");
+        List<Double> spot = numbers(svg, "class=\"spot\" data-x=\"([\\d.]+)\" data-y=\"([\\d.]+)\"");
+        assertThat(spot).isEqualTo(fall.subList(0, 2));
+        assertThat(svg)
+                .contains("data-said=\"1 May 2026, 08:00: 22.0 psi, pumped\"")
+                .contains("href=\"/log?about=wheel-1&amp;since=2026-05-11&amp;until=2026-05-11\"");
     }
 
     /** A name that somebody typed never becomes markup. */

@@ -87,8 +87,9 @@ class LearnedDrawingsTest {
                         FIRST.plusDays(todayOn),
                         FIRST.plusDays(60),
                         FIRST.plusDays(90),
-                        1),
-                new SealantChart.Words("today", "check by", "refresh by", "too little", "ml"));
+                        1,
+                        "/log?about=wheel-1"),
+                new SealantChart.Words("today", "check by", "refresh by", "too little", "ml", "dipped"));
     }
 
     private static List<Double> found(String svg, String pattern) {

@@ -1,0 +1,137 @@
+// Charts answer to the finger: under it stands the value, with its day and the way to its entry, and a stretch that is drawn
+// along a calendar is shown by itself. Without this module each place has its words as a title, entries are links, and two
+// days are chosen below.
+
+const NEAR = 60;
+const LEAST_STRETCH = 12;
+
+const SVG = "http://www.w3.org/2000/svg";
+
+// what is too much for the page comes as lines: place, day and words
+for (const svg of document.querySelectorAll("svg[data-spots]")) {
+  for (const line of svg.dataset.spots.split("\n").filter((one) => one !== "")) {
+    const [x, y, day, ...words] = line.split(";");
+    const place = document.createElementNS(SVG, "a");
+    const hit = document.createElementNS(SVG, "circle");
+    place.setAttribute("href", `${svg.dataset.log}&since=${day}&until=${day}`);
+    place.setAttribute("tabindex", "-1");
+    place.setAttribute("aria-label", words.join(";"));
+    place.classList.add("spot");
+    Object.assign(place.dataset, { x, y, said: words.join(";") });
+    hit.classList.add("spot-hit");
+    hit.setAttribute("cx", x);
+    hit.setAttribute("cy", y);
+    hit.setAttribute("r", 7);
+    place.append(hit);
+    svg.append(place);
+  }
+}
+
+for (const svg of document.querySelectorAll("svg:has(.spot)")) {
+  const spots = [...svg.querySelectorAll(".spot")].map((place) => ({
+    place,
+    x: Number(place.dataset.x),
+    y: Number(place.dataset.y),
+  }));
+  const said = document.createElement("p");
+  said.className = "chart-said";
+  said.setAttribute("role", "status");
+  (svg.closest(".chart-scroll") ?? svg).after(said);
+
+  const under = (event) => new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM().inverse());
+  let shown = null;
+
+  const show = (spot) => {
+    if (spot === shown) {
+      return;
+    }
+    shown?.place.classList.remove("on");
+    shown = spot;
+    spot.place.classList.add("on");
+    const words = document.createElement("strong");
+    words.textContent = spot.place.dataset.said;
+    said.replaceChildren(words);
+    const href = spot.place.getAttribute("href");
+    if (href !== null) {
+      const link = document.createElement("a");
+      link.href = href;
+      link.textContent = document.documentElement.dataset.openWord;
+      said.append(" ", link);
+    }
+  };
+
+  // along the calendar first: a finger is as high as a chart
+  const nearest = ({ x, y }) => {
+    const far = (spot) => Math.abs(spot.x - x) + Math.abs(spot.y - y) / 4;
+    const best = spots.reduce((one, other) => (far(other) < far(one) ? other : one));
+    return far(best) < NEAR ? best : null;
+  };
+
+  const look = (event) => {
+    const spot = nearest(under(event));
+    if (spot !== null) {
+      show(spot);
+    }
+  };
+  svg.addEventListener("pointermove", look);
+  svg.addEventListener("pointerdown", look);
+  svg.addEventListener("focusin", (event) => {
+    const spot = spots.find(({ place }) => place === event.target);
+    if (spot !== undefined) {
+      show(spot);
+    }
+  });
+  // a finger that looks does not leave the page: the entry opens by its link below
+  svg.addEventListener("click", (event) => {
+    if (event.pointerType === "touch") {
+      event.preventDefault();
+    }
+  });
+  if (svg.dataset.zoom !== undefined) {
+    stretches(svg, under);
+  }
+}
+
+function stretches(svg, under) {
+  const { zoom, from, until } = svg.dataset;
+  const left = Number(svg.dataset.left);
+  const right = Number(svg.dataset.right);
+  const first = Date.parse(from);
+  const length = Date.parse(until) - first;
+  const day = (x) => new Date(first + (length * (x - left)) / (right - left)).toISOString().slice(0, 10);
+  const within = (x) => Math.min(right, Math.max(left, x));
+  const stretch = document.createElementNS(SVG, "rect");
+  stretch.classList.add("stretch");
+  let begun = null;
+
+  const draw = (x) => {
+    stretch.setAttribute("x", Math.min(begun, x));
+    stretch.setAttribute("width", Math.abs(x - begun));
+  };
+  svg.addEventListener("pointerdown", (event) => {
+    if (event.pointerType === "mouse" && event.button === 0) {
+      begun = within(under(event).x);
+      stretch.setAttribute("y", 0);
+      stretch.setAttribute("height", 296);
+      draw(begun);
+      svg.append(stretch);
+    }
+  });
+  svg.addEventListener("pointermove", (event) => {
+    if (begun !== null) {
+      draw(within(under(event).x));
+    }
+  });
+  svg.addEventListener("dragstart", (event) => event.preventDefault());
+  window.addEventListener("pointerup", (event) => {
+    if (begun === null) {
+      return;
+    }
+    const ends = [begun, within(under(event).x)].sort((one, other) => one - other);
+    begun = null;
+    stretch.remove();
+    if (ends[1] - ends[0] >= LEAST_STRETCH) {
+      location.assign(`${zoom}?from=${day(ends[0])}&until=${day(ends[1])}`);
+    }
+  });
+}
