@@ -1,7 +1,7 @@
 // Without signal: the bikes, what was read last, what to set, and the open job cards, as this device keeps them.
 
 const at = (id) => document.getElementById(id).href;
-const [device, outbox, { gaugeRead, make }, { outboxPanel }] = await Promise.all([
+const [device, outbox, { button, gaugeRead, make, part }, { outboxPanel }] = await Promise.all([
   import(at("module-device")),
   import(at("module-outbox")),
   import(at("module-page")),
@@ -72,27 +72,77 @@ function bikeOf(bike) {
       wheel.liquid === "" ? null : make("p", { class: "quiet" }, wheel.liquid),
       reading(bike, wheel),
     ]),
+    kitOf(bike),
   );
 }
 
-function cardOf(card) {
+/** The step of a job that is open once those that wait were sent, with its answers as far as what follows is known. */
+function cardOf(card, waiting) {
+  const done = waiting.filter((entry) => entry.card === card.id);
+  const step = card.steps[done.length];
+  const known = step !== undefined && done.every(({ usual }) => usual);
+  const ahead = card.steps.slice(done.length + 1);
   return make(
     "section",
     { class: "group", "data-card": card.id },
     make("h2", {}, card.title),
     make("p", { class: "quiet" }, `${card.bike}, ${card.where}`),
-    make("p", {}, make("strong", {}, card.step)),
-    make("p", {}, card.why),
-    ...card.cautions.map((words) => make("p", { class: "caution" }, make("strong", {}, `${say("caution")} `), words)),
-    card.ahead.length === 0
+    ...(known ? [part(step.symbol), make("p", {}, make("strong", {}, step.text)), make("p", {}, step.why)] : []),
+    ...(known ? step.cautions : []).map((words) => make("p", { class: "caution" }, words)),
+    known && step.answers.length > 0
+      ? make(
+          "p",
+          { class: "trail-answers" },
+          ...step.answers.map((answer, i) =>
+            button(
+              answer.text,
+              async () => {
+                await outbox.waitForStep(mine, card, step, answer, i === 0);
+                await draw();
+              },
+              { class: i === 0 ? "btn trail" : "btn soft trail", "data-answer": answer.answer },
+            ),
+          ),
+        )
+      : make("p", { class: "quiet" }, say("card.needs-signal")),
+    !known || ahead.length === 0
       ? null
       : make(
           "details",
           {},
-          make("summary", {}, say("card.ahead", card.ahead.length)),
-          make("ol", { class: "card-list" }, ...card.ahead.map((line) => make("li", {}, line))),
+          make("summary", {}, say("card.ahead", ahead.length)),
+          make("ol", { class: "card-list" }, ...ahead.map(({ text }) => make("li", {}, text))),
         ),
   );
+}
+
+function todo() {
+  const rows = mine.todo ?? [];
+  return make(
+    "section",
+    { class: "group", id: "todo" },
+    make("h2", {}, say("todo")),
+    rows.length === 0
+      ? make("p", { class: "quiet" }, say("todo.none"))
+      : make(
+          "ul",
+          { class: "plain-list" },
+          ...rows.map(({ what, where, flag }) => make("li", {}, make("strong", {}, what), ` ${where}, ${flag}`)),
+        ),
+  );
+}
+
+function kitOf(bike) {
+  const counts = Object.entries(bike.bag?.counts ?? {}).filter(([, count]) => count > 0);
+  const words = (code) => rules.items.find((item) => item.code === code)?.words ?? code;
+  return counts.length === 0
+    ? null
+    : make(
+        "p",
+        {},
+        make("strong", {}, say("kit")),
+        ` ${counts.map(([code, n]) => `${n} × ${words(code)}`).join(", ")}`,
+      );
 }
 
 async function draw() {
@@ -108,7 +158,9 @@ async function draw() {
     .replaceChildren(make("strong", {}, `${say("offline")}. `), say("kept", time(mine.fetched)));
   const waits = outboxPanel({ waiting, rider: mine.rider.id, say, time, changed: draw });
   place.replaceChildren(
-    ...[waits, ...(mine.cards ?? []).map(cardOf), ...mine.bikes.map(bikeOf)].filter((part) => part !== null),
+    ...[waits, ...(mine.cards ?? []).map((card) => cardOf(card, waiting)), ...mine.bikes.map(bikeOf), todo()].filter(
+      (one) => one !== null,
+    ),
   );
   document.querySelector(`[data-card="${window.location.pathname.split("/").pop()}"]`)?.scrollIntoView();
 }

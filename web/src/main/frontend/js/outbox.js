@@ -5,6 +5,7 @@ const device = await import(document.getElementById("module-device").href);
 
 const MINE = "/trailside/mine.json";
 const CARDS = "/trailside/cards.json";
+const TODO = "/trailside/todo.json";
 const LOG = "/trailside/log";
 const AGAIN_AFTER_MS = 5 * 60 * 1000;
 const PATIENCE_MS = 20_000;
@@ -56,7 +57,8 @@ async function refreshOnce() {
       await device.forget("stop");
     }
     const cards = await ask(CARDS).catch(() => before?.cards ?? []);
-    const kept = { ...mine, cards, fetched: Date.now() };
+    const todo = await ask(TODO).catch(() => before?.todo ?? []);
+    const kept = { ...mine, cards, todo, fetched: Date.now() };
     delete kept.token;
     await device.keep("mine", kept);
   }
@@ -149,6 +151,54 @@ export async function waitFor(mine, bike, wheel, { words, ...read }) {
     },
   });
   send();
+}
+
+/** A step of a job that was done waits to be sent; `usual` where what follows is known. */
+export async function waitForStep(mine, card, step, answer, usual) {
+  await device.wait({
+    rider: mine.rider.id,
+    name: mine.rider.name,
+    state: "WAITS",
+    words: `${card.title}: ${step.text} ${answer.text}`,
+    card: card.id,
+    usual,
+    body: {
+      id: crypto.randomUUID(),
+      kind: "STEP",
+      cardId: card.id,
+      wheelId: card.wheel,
+      step: step.id,
+      answer: answer.answer,
+      at: new Date().toISOString(),
+    },
+  });
+  send();
+}
+
+// An answer on the page of a job while the server is out of reach waits on this device, and the step that usually follows is
+// shown as this device keeps it.
+for (const form of document.querySelectorAll("form.card-answers")) {
+  let settled = false;
+  form.addEventListener("submit", async (event) => {
+    const { submitter } = event;
+    if (settled || submitter?.name !== "answer") {
+      return;
+    }
+    event.preventDefault();
+    const mine = await device.kept("mine").catch(() => undefined);
+    const card = mine?.cards?.find(
+      ({ wheel, steps }) => wheel === form.elements.wheel.value && steps[0]?.id === form.elements.step.value,
+    );
+    const answer = card?.steps[0].answers.find((one) => one.answer === submitter.value);
+    if (answer === undefined || (await reached())) {
+      settled = true;
+      form.requestSubmit(submitter);
+      settled = false;
+      return;
+    }
+    await waitForStep(mine, card, card.steps[0], answer, answer === card.steps[0].answers[0]);
+    location.reload();
+  });
 }
 
 // A reading that is typed on the first page while the server is out of reach is not lost: it waits on this device.

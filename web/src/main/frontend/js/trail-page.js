@@ -79,12 +79,12 @@ export function drawing(code, live, say) {
   return picture;
 }
 
-/** The drawing of a part, by its name and its words. */
+/** The drawing of a part, by its name and its words, or null. */
 export function part(symbol) {
-  if (symbol === null) {
+  if (symbol === null || symbol === undefined) {
     return null;
   }
-  const file = document.getElementById("stop").dataset.parts;
+  const file = document.querySelector("[data-parts]").dataset.parts;
   const attributes = { class: "trail-part part", role: "img", "aria-label": symbol.words };
   return shape("svg", attributes, shape("use", { href: `${file}#${symbol.code}` }));
 }

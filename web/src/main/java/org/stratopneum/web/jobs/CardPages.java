@@ -197,6 +197,26 @@ class CardPages {
         return read + judged;
     }
 
+    /**
+     * The open step and those that usually follow, as far as they can be done without the server: what is measured, and what
+     * has to rest, cannot.
+     */
+    List<CardsToTake.Step> toTake(Card.Wheel wheel, Rider rider) {
+        return wheel.walk().usuallyAhead(wheel.facts()).stream()
+                .map(step -> new CardsToTake.Step(
+                        step.id(),
+                        words.text(step, wheel.facts(), rider.units()),
+                        words.why(step),
+                        words.cautions(step),
+                        PartSymbols.ofStep(step.text())
+                                .map(code -> new CardsToTake.Symbol(code, wording.text("symbol." + code)))
+                                .orElse(null),
+                        step.task() instanceof Step.Task.Measure || step.task() instanceof Step.Task.Rest
+                                ? List.of()
+                                : buttons(step, null)))
+                .toList();
+    }
+
     private List<String> ahead(Card.Wheel wheel, Rider rider) {
         List<Step> steps = wheel.walk().usuallyAhead(wheel.facts());
         return steps.stream()

@@ -26,7 +26,7 @@ import org.stratopneum.web.rider.Riders;
 
 /** Shows a job card, takes answers and takes them back. */
 @Service
-class CardService {
+public class CardService {
 
     private static final String MOVED_ON = "card.moved-on";
 
@@ -75,6 +75,11 @@ class CardService {
     /** @throws NotThereException when this rider has no such card or it has no such wheel */
     @Transactional
     Outcome answer(UUID id, UUID wheelId, Map<String, String> typed) {
+        return answer(id, wheelId, typed, logbook.now());
+    }
+
+    /** @param at when it was answered, by which a wait that follows is counted */
+    private Outcome answer(UUID id, UUID wheelId, Map<String, String> typed, Instant at) {
         Rider rider = riders.self();
         Card card = reader.card(id, rider);
         Card.Wheel wheel = card.wheel(wheelId);
@@ -86,7 +91,7 @@ class CardService {
             return new Outcome(null, same ? null : MOVED_ON);
         }
         Instant now = logbook.now();
-        Optional<CardMapper.AnswerRow> answer = read(card, wheel, open, form, rider, now);
+        Optional<CardMapper.AnswerRow> answer = read(card, wheel, open, form, rider, at);
         if (answer.isEmpty()) {
             FormView view =
                     new FormView(typed, problemWording.messages(form.problems().list()));
@@ -97,6 +102,35 @@ class CardService {
         }
         follow(card.with(answer.get()), wheelId, rider, now);
         return new Outcome(null, null);
+    }
+
+    /** What became of an answer that was given on a device without signal. */
+    public enum Sent {
+        TAKEN,
+        /** It was answered already, the same or otherwise. */
+        REPEATED,
+        /** Another step is open by now, or the answer is none of this step. */
+        MOVED_ON
+    }
+
+    /**
+     * Takes the answer to a step that was given on a device, perhaps long ago.
+     *
+     * @throws NotThereException when this rider has no such card or it has no such wheel
+     */
+    @Transactional
+    public Sent answerSent(UUID id, UUID wheelId, String step, String answer, Instant at) {
+        Card.Wheel wheel = reader.card(id, riders.self()).wheel(wheelId);
+        if (wheel.answers().containsKey(step)) {
+            return Sent.REPEATED;
+        }
+        Instant latest = wheel.answers().values().stream()
+                .map(CardMapper.AnswerRow::answeredAt)
+                .max(Instant::compareTo)
+                .orElse(at);
+        Outcome outcome =
+                answer(id, wheelId, Map.of("step", step, "answer", answer), at.isBefore(latest) ? latest : at);
+        return outcome.notice() == null && outcome.again() == null ? Sent.TAKEN : Sent.MOVED_ON;
     }
 
     /** Writes what the card has come to, and ends it where all of its wheels have ended. */

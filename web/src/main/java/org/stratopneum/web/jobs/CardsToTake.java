@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
 
 /** The open job cards in words, for a device that takes them to where there is no signal. */
@@ -20,8 +21,10 @@ public class CardsToTake {
     private final CardReader reader;
     private final CardPages pages;
     private final Logbook logbook;
+    private final Wording wording;
 
-    CardsToTake(OpenCards open, CardReader reader, CardPages pages, Logbook logbook) {
+    CardsToTake(OpenCards open, CardReader reader, CardPages pages, Logbook logbook, Wording wording) {
+        this.wording = wording;
         this.open = open;
         this.reader = reader;
         this.pages = pages;
@@ -31,18 +34,22 @@ public class CardsToTake {
     /**
      * A card as it stands.
      *
-     * @param step what is to be done now
-     * @param ahead what usually comes then
+     * @param wheel the wheel that is next
+     * @param steps the open one and those that usually follow
      */
-    public record Taken(
-            UUID id,
-            String title,
-            String bike,
-            String where,
-            String step,
-            String why,
-            List<String> cautions,
-            List<String> ahead) {}
+    public record Taken(UUID id, UUID wheel, String title, String bike, String where, List<Step> steps) {}
+
+    /** A drawing of a part. */
+    public record Symbol(String code, String words) {}
+
+    /**
+     * A step in words.
+     *
+     * @param symbol the drawing that goes with it, with its words, or null
+     * @param answers the usual one first; empty where it needs the server
+     */
+    public record Step(
+            String id, String text, String why, List<String> cautions, Symbol symbol, List<CardPage.Button> answers) {}
 
     /** The latest first. */
     @Transactional(readOnly = true)
@@ -55,17 +62,15 @@ public class CardsToTake {
                 .limit(MOST)
                 .map(id -> reader.card(id, rider))
                 .forEach(card -> {
-                    CardPage page = pages.page(card, card.next(now), null, null, rider, now);
-                    if (page.step() != null) {
+                    Card.Wheel wheel = card.next(now);
+                    if (wheel.walk().open().isPresent()) {
                         taken.add(new Taken(
-                                page.id(),
-                                page.title(),
-                                page.bike(),
-                                page.shown().where(),
-                                page.step().text(),
-                                page.step().why(),
-                                page.step().cautions(),
-                                page.ahead()));
+                                card.row().id(),
+                                wheel.id(),
+                                wording.of("job", card.row().job()),
+                                card.row().bikeName(),
+                                wording.of("position", wheel.row().position()),
+                                pages.toTake(wheel, rider)));
                     }
                 });
         return taken;

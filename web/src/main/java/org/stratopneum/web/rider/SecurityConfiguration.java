@@ -58,6 +58,7 @@ class SecurityConfiguration {
         "/trailside/rules.json",
         "/trailside/mine.json",
         "/trailside/cards.json",
+        "/trailside/todo.json",
         "/trailside/plan",
         "/trailside/tire.json",
         "/worker.js",

@@ -21,6 +21,10 @@ import org.stratopneum.core.trailside.AirGoal;
 import org.stratopneum.core.trailside.Bag;
 import org.stratopneum.core.trailside.KitCheck;
 import org.stratopneum.core.trailside.UsualAir;
+import org.stratopneum.web.due.DueEntries;
+import org.stratopneum.web.due.DueEntry;
+import org.stratopneum.web.due.TodoRow;
+import org.stratopneum.web.due.TodoRows;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
@@ -50,6 +54,9 @@ class DeviceDataService {
     /** Below this share of a full filling nobody counts on the liquid (ratio; our judgement). */
     private static final double LIVE_ABOVE = 0.2;
 
+    /** A phone takes along what is to do within so many days. */
+    private static final int AHEAD_DAYS = 14;
+
     private final Garage garage;
     private final Riders riders;
     private final Kits kits;
@@ -59,6 +66,8 @@ class DeviceDataService {
     private final Logbook logbook;
     private final Shelf shelf;
     private final CardsToTake cards;
+    private final DueEntries dues;
+    private final TodoRows rows;
     private final VerdictWording verdicts;
     private final Wording wording;
 
@@ -72,6 +81,8 @@ class DeviceDataService {
             Logbook logbook,
             Shelf shelf,
             CardsToTake cards,
+            DueEntries dues,
+            TodoRows rows,
             VerdictWording verdicts,
             Wording wording) {
         this.garage = garage;
@@ -83,6 +94,8 @@ class DeviceDataService {
         this.logbook = logbook;
         this.shelf = shelf;
         this.cards = cards;
+        this.dues = dues;
+        this.rows = rows;
         this.verdicts = verdicts;
         this.wording = wording;
     }
@@ -108,10 +121,23 @@ class DeviceDataService {
                         .toList());
     }
 
-    /** The open job cards of whoever is signed in. */
+    /** The open jobs of whoever is signed in. */
     @Transactional(readOnly = true)
     List<CardsToTake.Taken> cards() {
         return riders.find().map(cards::all).orElse(List.of());
+    }
+
+    /** What is to do in the next days, of whoever is signed in. */
+    @Transactional(readOnly = true)
+    List<TodoRow> todo() {
+        if (riders.find().isEmpty()) {
+            return List.of();
+        }
+        DueEntries.All all = dues.all();
+        List<DueEntry> now = all.matters().stream()
+                .filter(matter -> matter.isDueOn(all.today().plusDays(AHEAD_DAYS)))
+                .toList();
+        return rows.of(now, all.today());
     }
 
     /** What was asked once for all wheels. */

@@ -14,6 +14,7 @@ import org.stratopneum.web.log.TrailMend;
  * @param unit the unit that was read, for {@code READING}
  * @param after whether it was read after pumping, for {@code READING}; null counts as yes
  * @param mend for {@code MEND}
+ * @param cardId the job of a step that was done, for {@code STEP}; with the {@code step} and its {@code answer}
  */
 record Sent(
         UUID id,
@@ -25,13 +26,18 @@ record Sent(
         Double kpa,
         PressureUnit unit,
         Boolean after,
-        TrailMend mend) {
+        TrailMend mend,
+        UUID cardId,
+        String step,
+        String answer) {
 
     /** What a device writes. */
     enum Kind {
         /** A stop, from hole to end. */
         MEND,
         READING,
+        /** A step of an open job. */
+        STEP,
         /** Spray on frame or fork after a ride: a hole that closed unseen. */
         TRACES
     }

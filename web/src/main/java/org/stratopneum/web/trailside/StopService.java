@@ -21,6 +21,7 @@ import org.stratopneum.web.due.Reminders;
 import org.stratopneum.web.fleet.bikes.Garage;
 import org.stratopneum.web.fleet.bikes.WheelPlace;
 import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.jobs.CardService;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogEntry;
 import org.stratopneum.web.log.LogLine;
@@ -47,6 +48,7 @@ class StopService {
     private final Garage garage;
     private final Riders riders;
     private final Reminders reminders;
+    private final CardService cards;
     private final Wording wording;
 
     StopService(
@@ -55,7 +57,9 @@ class StopService {
             Garage garage,
             Riders riders,
             Reminders reminders,
+            CardService cards,
             Wording wording) {
+        this.cards = cards;
         this.logbook = logbook;
         this.logWording = logWording;
         this.garage = garage;
@@ -74,6 +78,9 @@ class StopService {
         Rider rider = riders.self();
         Instant now = logbook.now();
         check(sent, now);
+        if (sent.kind() == Sent.Kind.STEP) {
+            return step(sent, now);
+        }
         WheelPlace place = garage.place(sent.wheelId());
         if (!place.bikeId().equals(sent.bikeId())) {
             throw new NotThereException();
@@ -91,18 +98,34 @@ class StopService {
                         sent.id(),
                         new LogDetail.PressureRead(sent.kpa(), sent.unit(), !Boolean.FALSE.equals(sent.after()), null));
             case TRACES -> writing.traces();
+            case STEP -> throw new IllegalStateException("a step is no entry");
         };
         return new Sent.Answer(
                 written == Logbook.Written.NEW ? Sent.Status.WRITTEN : Sent.Status.REPEATED, said(sent.id(), rider));
+    }
+
+    private Sent.Answer step(Sent sent, Instant now) {
+        Instant at = sent.at() == null || sent.at().isAfter(now) ? now : sent.at();
+        return switch (cards.answerSent(sent.cardId(), sent.wheelId(), sent.step(), sent.answer(), at)) {
+            case TAKEN -> new Sent.Answer(Sent.Status.WRITTEN, "");
+            case REPEATED -> new Sent.Answer(Sent.Status.REPEATED, "");
+            case MOVED_ON -> new Sent.Answer(Sent.Status.FAULTY, wording.text("card.moved-on"));
+        };
     }
 
     private static void check(Sent sent, Instant now) {
         Problems problems = new Problems();
         require(sent.id(), "id", problems);
         require(sent.kind(), "kind", problems);
-        require(sent.bikeId(), "bikeId", problems);
         require(sent.wheelId(), "wheelId", problems);
-        require(sent.tireId(), "tireId", problems);
+        if (sent.kind() == Sent.Kind.STEP) {
+            require(sent.cardId(), "cardId", problems);
+            require(sent.step(), "step", problems);
+            require(sent.answer(), "answer", problems);
+        } else {
+            require(sent.bikeId(), "bikeId", problems);
+            require(sent.tireId(), "tireId", problems);
+        }
         if (sent.kind() == Sent.Kind.MEND) {
             require(sent.mend(), "mend", problems);
         }

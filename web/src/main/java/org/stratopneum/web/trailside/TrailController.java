@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.web.due.TodoRow;
 import org.stratopneum.web.jobs.CardsToTake;
 import org.stratopneum.web.log.LogConflictException;
 import org.stratopneum.web.platform.fault.NotThereException;
@@ -79,6 +80,11 @@ class TrailController {
     @GetMapping(path = "/trailside/cards.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<List<CardsToTake.Taken>> cards() {
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(mine.cards());
+    }
+
+    @GetMapping(path = "/trailside/todo.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<List<TodoRow>> todo() {
+        return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(mine.todo());
     }
 
     /** A tire that is not among the common ones. */

@@ -44,6 +44,9 @@ class WorkerController {
             "/assets/fonts/national-park-latin-wght-normal.woff2",
             "/assets/fonts/atkinson-hyperlegible-next-latin-wght-normal.woff2");
 
+    /** The ground of every page by day. */
+    private static final String FILM = "#eef1ef";
+
     private static final MediaType JAVASCRIPT = new MediaType("text", "javascript", StandardCharsets.UTF_8);
     private static final MediaType MANIFEST = new MediaType("application", "manifest+json", StandardCharsets.UTF_8);
 
@@ -80,23 +83,57 @@ class WorkerController {
     ResponseEntity<Map<String, Object>> manifest() {
         return ResponseEntity.ok()
                 .contentType(MANIFEST)
-                .body(Map.of(
-                        "name", wording.text("site.name"),
-                        "short_name", wording.text("site.name"),
-                        "id", "/",
-                        "start_url", "/",
-                        "scope", "/",
-                        "display", "standalone",
-                        "background_color", "#e8edee",
-                        "theme_color", "#17242b",
-                        "shortcuts", List.of(Map.of("name", wording.text("trail.ui.title"), "url", "/trailside")),
-                        "icons", icons()));
+                .body(Map.ofEntries(
+                        Map.entry("name", wording.text("site.name")),
+                        Map.entry("short_name", wording.text("site.name")),
+                        Map.entry("description", wording.text("welcome.text")),
+                        Map.entry("lang", "en"),
+                        Map.entry("categories", List.of("sports", "utilities")),
+                        Map.entry("id", "/"),
+                        Map.entry("start_url", "/"),
+                        Map.entry("scope", "/"),
+                        Map.entry("display", "standalone"),
+                        Map.entry("background_color", FILM),
+                        Map.entry("theme_color", FILM),
+                        Map.entry("shortcuts", shortcuts()),
+                        Map.entry(
+                                "screenshots",
+                                List.of(
+                                        screenshot("screen-wide", "1280x800", "wide"),
+                                        screenshot("screen-narrow", "390x844", "narrow"))),
+                        Map.entry(
+                                "icons",
+                                List.of(
+                                        icon("mark.svg", "any", "any"),
+                                        icon("mark-192.png", "192x192", "any"),
+                                        icon("mark-512.png", "512x512", "any"),
+                                        icon("mark-maskable-512.png", "512x512", "maskable")))));
     }
 
-    private static List<Map<String, String>> icons() {
+    private List<Map<String, Object>> shortcuts() {
+        List<Map<String, String>> sign = List.of(icon("mark-192.png", "192x192", "any"));
         return List.of(
-                Map.of("src", "/assets/mark.svg", "sizes", "any", "type", "image/svg+xml"),
-                Map.of("src", "/assets/mark-192.png", "sizes", "192x192", "type", "image/png"),
-                Map.of("src", "/assets/mark-512.png", "sizes", "512x512", "type", "image/png"));
+                Map.of("name", wording.text("trail.ui.title"), "url", "/trailside", "icons", sign),
+                Map.of("name", wording.text("manifest.reading"), "url", "/#rear-0", "icons", sign),
+                Map.of("name", wording.text("nav.todo"), "url", "/todo", "icons", sign));
+    }
+
+    private Map<String, String> screenshot(String name, String sizes, String form) {
+        return Map.of(
+                "src",
+                versioned("/assets/" + name + ".png"),
+                "sizes",
+                sizes,
+                "type",
+                "image/png",
+                "form_factor",
+                form,
+                "label",
+                wording.text("nav.bikes"));
+    }
+
+    private Map<String, String> icon(String file, String sizes, String purpose) {
+        String type = file.endsWith(".svg") ? "image/svg+xml" : "image/png";
+        return Map.of("src", "/assets/" + file, "sizes", sizes, "type", type, "purpose", purpose);
     }
 }

@@ -355,9 +355,49 @@ class StopTest {
         assertThat(manifest.headers().firstValue("Content-Type").orElseThrow()).contains("application/manifest+json");
         JsonNode said = JsonMapper.shared().readTree(manifest.body());
         assertThat(said.get("start_url").asString()).isEqualTo("/");
-        said.get("icons")
-                .forEach(icon -> assertThat(site.get(icon.get("src").asString()).statusCode())
-                        .isEqualTo(200));
+        for (String list : List.of("icons", "screenshots", "shortcuts")) {
+            String address = list.equals("shortcuts") ? "url" : "src";
+            assertThat(said.get(list)).as(list).isNotEmpty();
+            said.get(list)
+                    .forEach(one -> assertThat(
+                                    site.get(one.get(address).asString()).statusCode())
+                            .as(one.toString())
+                            .isEqualTo(200));
+        }
+        assertThat(said.get("icons").findValuesAsString("purpose")).contains("maskable");
+    }
+
+    /** A step that was done without signal is taken once, in its order, and not where the job has moved on. */
+    @Test
+    void aStepThatWasDoneWithoutSignalIsTakenOnce() {
+        JobCard card = JobCard.begin(rider, "/wheels/" + wheel.get("id").asString(), "PREVENTION_LOOK");
+        JsonNode kept = fetched("cards").get(0);
+        JsonNode first = kept.get("steps").get(0);
+        assertThat(first.get("id").asString()).isEqualTo(card.step());
+        String second = kept.get("steps").get(1).get("id").asString();
+        String sent = step(
+                kept,
+                first.get("id").asString(),
+                first.get("answers").get(0).get("answer").asString());
+        assertThat(send(sent).body()).contains("WRITTEN");
+        assertThat(card.step()).isEqualTo(second);
+        assertThat(send(sent).body()).contains("REPEATED");
+        assertThat(send(step(kept, "core-inward", "DONE")).body()).contains("FAULTY", "already");
+        assertThat(send(step(kept, second, "NO_SUCH_ANSWER")).body()).contains("FAULTY");
+        assertThat(card.step()).as("nothing of that is taken").isEqualTo(second);
+        assertThat(fetched("todo")).as("what is to do goes along").isNotEmpty();
+    }
+
+    private JsonNode fetched(String what) {
+        return JsonMapper.shared()
+                .readTree(rider.get("/trailside/" + what + ".json").body());
+    }
+
+    private static String step(JsonNode card, String step, String answer) {
+        return """
+                {"id": "%s", "kind": "STEP", "cardId": "%s", "wheelId": "%s", "step": "%s", "answer": "%s"}
+                """.formatted(
+                UUID.randomUUID(), card.get("id").asString(), card.get("wheel").asString(), step, answer);
     }
 
     /** Without an account: the ladder and a budget from a tire size. */

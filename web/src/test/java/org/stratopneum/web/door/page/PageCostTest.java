@@ -133,7 +133,8 @@ class PageCostTest {
 
     /** They look at everything there is: all wheels, the log, the cards, the shelf, and what the rider said about it. */
     @ParameterizedTest
-    @ValueSource(strings = {"/todo", "/todo/month", "/trailside/mine.json", "/trailside/cards.json"})
+    @ValueSource(
+            strings = {"/todo", "/todo/month", "/trailside/mine.json", "/trailside/cards.json", "/trailside/todo.json"})
     void thePagesOverAllBikesAskTwelveTimesAtMost(String path) {
         List<String> queries = CountedQueries.during(
                 () -> assertThat(site.get(path).statusCode()).isEqualTo(200));

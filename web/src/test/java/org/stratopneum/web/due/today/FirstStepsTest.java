@@ -71,9 +71,7 @@ class FirstStepsTest {
         TypedBike.enter(rider);
         String todo = rider.get("/todo").body();
         String list = todo.substring(0, todo.indexOf("id=\"ride\""));
-        assertThat(list)
-                .contains("Take a first reading")
-                .doesNotContain("the sealant", "valve core");
+        assertThat(list).contains("Take a first reading").doesNotContain("the sealant", "valve core");
         assertThat(list.split("class=\"what\"", -1)).hasSize(2);
     }
 }
