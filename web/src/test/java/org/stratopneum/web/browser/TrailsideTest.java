@@ -100,7 +100,8 @@ class TrailsideTest {
             Guest rider = new Newcomer(phone, site).signsUp();
             TypedBike.enter(rider);
             String wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
-            JobCard.begin(rider, wheel, "HOLD_TEST");
+            JobCard job = JobCard.begin(rider, wheel, "HOLD_TEST");
+            String firstStep = job.step();
             keep(phone);
             String before = phone.text("#kept");
             phone.open(site.address() + "/");
@@ -120,6 +121,12 @@ class TrailsideTest {
                 phone.type("#home form input", "17,5");
                 press(phone, "#home form button");
                 phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 2);
+                assertThat(phone.text("#todo")).contains("To do", "Plover");
+                // a step that is done there waits too, and the next one is shown
+                String step = phone.text("[data-card] strong");
+                press(phone, "[data-card] [data-answer=DONE]");
+                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 3);
+                assertThat(phone.text("[data-card] strong")).isNotEqualTo(step);
                 assertThat(phone.sidewaysScroll()).isZero();
                 press(phone, "a[href='/trailside']");
 
@@ -165,11 +172,11 @@ class TrailsideTest {
                 assertThat(phone.text("#written")).contains("Saved on this device. It is sent when there is signal.");
                 phone.type("#reading", "20,5");
                 press(phone, "#write-reading");
-                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 4);
+                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 5);
 
                 // left, and opened again: the old stop is offered, not simply opened
                 phone.open(site.address() + "/trailside");
-                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 4);
+                phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 5);
                 assertThat(phone.text("#step h2")).isEqualTo("Turn the hole to the bottom");
                 assertThat(phone.text("#offer")).matches("(?s)Continue the flat from \\d\\d:\\d\\d\\s+New flat");
                 press(phone, "#continue");
@@ -180,6 +187,7 @@ class TrailsideTest {
             press(phone, "#send");
             phone.waitFor(there -> phone.all("#outbox").isEmpty());
             assertThat(phone.text("#written")).isEqualTo("It is in the log.");
+            assertThat(job.step()).as("the step that was done without signal").isNotEqualTo(firstStep);
             phone.open(site.address() + "/log");
             assertThat(phone.all(".log-line .what").stream().map(WebElement::getText))
                     .filteredOn(line -> line.contains("Flat:"))
