@@ -23,6 +23,19 @@ record TrailCard(
         List<String> gas) {
 
     /**
+     * How large its print may be and still stand on one side.
+     *
+     * @return the class that sets it
+     */
+    public String print() {
+        int steps = ladders.stream()
+                .flatMap(ladder -> ladder.chapters().stream())
+                .mapToInt(chapter -> chapter.steps().size())
+                .sum();
+        return steps > 24 ? "print-small" : steps > 14 ? "print-medium" : "print-large";
+    }
+
+    /**
      * A wheel.
      *
      * @param told what is usually set, or empty where nobody knows
