@@ -128,6 +128,7 @@ class RiderWithABikeTest {
     @Test
     void aSecondPairOfWheelsGoesInAndABikeIsRetiredAndRestored() {
         browser.open(site.address() + "/garage");
+        browser.click(".bench-head .menu summary");
         browser.press("a[href$='/wheelsets/new']");
         browser.type("#wheelset", "Winter");
         browser.type("#rear-size", "42-622");
@@ -145,11 +146,13 @@ class RiderWithABikeTest {
                 .contains("Change wheels (Winter)");
 
         browser.open(site.address() + "/garage");
+        browser.click(".bench-head .menu summary");
         browser.press("form[action*='/bikes/'][action$='/retire'] button");
         assertThat(browser.text(".bench-head")).contains("retired");
         browser.open(site.address() + "/");
         assertThat(browser.text("main")).contains("No bikes yet");
         browser.open(site.address() + "/garage");
+        browser.click(".bench-head .menu summary");
         browser.press("form[action*='/bikes/'][action$='/restore'] button");
         browser.open(site.address() + "/");
         assertThat(browser.text("main")).contains("Plover");

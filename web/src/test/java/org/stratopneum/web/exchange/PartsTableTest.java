@@ -35,7 +35,7 @@ class PartsTableTest {
     }
 
     private String shelf(Guest owner) {
-        return owner.get("/shelf").body();
+        return owner.get("/garage").body();
     }
 
     private static List<String> rows(Guest owner) {
@@ -88,7 +88,7 @@ class PartsTableTest {
         Sent sent = Sent.table(
                 guest, "part,name,amount,family\nsealant,Moss milk,500,SYNTHETIC\nsealant,Fen milk,500,SYNTHETIC\n");
         sent.press("bring-in");
-        String bottle = guest.ids("/shelf", "/shelf/").stream()
+        String bottle = guest.ids("/garage", "/shelf/").stream()
                 .filter(id -> guest.get("/shelf/" + id).body().contains("value=\"Moss milk\""))
                 .findFirst()
                 .orElseThrow();

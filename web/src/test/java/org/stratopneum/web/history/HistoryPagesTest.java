@@ -103,7 +103,7 @@ class HistoryPagesTest {
                 "/tires",
                 Map.of("newId", spare, "size", "57-622", "casing", "STANDARD", "tireName", "Spare", "name", "Spare"));
         tire = "/tires/"
-                + guest.ids("/shelf", "/tires/").stream()
+                + guest.ids("/garage", "/tires/").stream()
                         .filter(id -> !tire.endsWith(id))
                         .findFirst()
                         .orElseThrow();

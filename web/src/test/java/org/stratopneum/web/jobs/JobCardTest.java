@@ -112,10 +112,12 @@ class JobCardTest {
                 .contains("Convert to tubeless: Done");
         String page = rider.get(wheel + "/history").body();
         assertThat(page).contains("leak-down test ended at", "taped");
-        assertThat(rider.get("/shelf").body()).contains("410 ml left of 500 ml", "8 m left of 10 m", "1 left of 2");
+        assertThat(rider.get("/garage").body()).contains("410 ml left of 500 ml", "8 m left of 10 m", "1 left of 2");
 
         rider.post("/log/strike", Map.of("entry", entryWith(page, "sealant in")));
-        assertThat(rider.get("/shelf").body()).as("struck, it lies there again").contains("500 ml left of 500 ml");
+        assertThat(rider.get("/garage").body())
+                .as("struck, it lies there again")
+                .contains("500 ml left of 500 ml");
     }
 
     @Test

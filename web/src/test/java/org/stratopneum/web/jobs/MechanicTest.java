@@ -147,7 +147,7 @@ class MechanicTest {
         card.goTo("tape-other-side");
         assertThat(card.page()).contains("24 mm over the first one");
         card.goToTheEnd();
-        assertThat(rider.get("/shelf").body()).contains("6 m left of 10 m");
+        assertThat(rider.get("/garage").body()).contains("6 m left of 10 m");
 
         String thin = UUID.randomUUID().toString();
         onTheShelf("kind", "TAPE", "name", "Birch 15", "amount", "10", "width", "15", "newId", thin);

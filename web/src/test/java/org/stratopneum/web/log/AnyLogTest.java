@@ -57,8 +57,8 @@ class AnyLogTest {
     private static final List<String> OF_HALF = List.of("/history", "/leak", "/what-if");
 
     private static final List<String> OF_BIKE = List.of("/dialling", "/elsewhere", "/pocket");
-    private static final List<String> OF_ALL = List.of(
-            "/", "/todo", "/todo/month", "/todo?on=2026-12-24", "/garage", "/log", "/shelf", "/trailside/mine.json");
+    private static final List<String> OF_ALL =
+            List.of("/", "/todo", "/todo/month", "/todo?on=2026-12-24", "/garage", "/log", "/trailside/mine.json");
 
     private final AtomicInteger written = new AtomicInteger();
     private final Site site;

@@ -156,7 +156,7 @@ class WheelSealantTest {
                 .startsWith("302");
         assertThat(left(page())).as("Old sealant removed").isEqualTo(80);
         assertThat(page()).contains("cleaned out, sealant in, 80 ml");
-        assertThat(rider.get("/shelf").body()).contains("440 ml left of 500 ml");
+        assertThat(rider.get("/garage").body()).contains("440 ml left of 500 ml");
     }
 
     @Test

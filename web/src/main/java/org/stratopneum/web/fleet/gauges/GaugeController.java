@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class GaugeController {
 
-    private static final String TO_SHELF = "redirect:/shelf";
+    private static final String TO_SHELF = "redirect:/garage#parts";
     private static final String GAUGE = "fleet/gauges/gauge";
 
     private final GaugeService service;

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class PlaceController {
 
-    private static final String TO_PLACES = "redirect:/places";
+    private static final String TO_PLACES = "redirect:/garage#places";
     private static final String PLACE = "fleet/places/place";
 
     private final PlaceService service;
@@ -24,10 +24,10 @@ class PlaceController {
         this.service = service;
     }
 
+    /** Where they once had a page of their own. */
     @GetMapping("/places")
-    String places(Model model) {
-        model.addAttribute("page", service.all());
-        return "fleet/places/places";
+    String moved() {
+        return TO_PLACES;
     }
 
     @GetMapping("/places/new")

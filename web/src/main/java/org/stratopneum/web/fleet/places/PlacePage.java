@@ -6,7 +6,7 @@ import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.Units;
 
 /** A place, to be entered or changed. */
-record PlacePage(
+public record PlacePage(
         UUID id, String title, FormView form, Units units, boolean home, List<Day> days, String source, int version) {
 
     /** A day of its weather in words. */
@@ -17,7 +17,7 @@ record PlacePage(
      *
      * @param source where the weather comes from
      */
-    record All(List<Line> lines, String source) {}
+    public record All(List<Line> lines, String source) {}
 
     /**
      * One of them.

@@ -26,7 +26,7 @@ import org.stratopneum.web.rider.Riders;
 
 /** Keeps places, and says what weather they have. */
 @Service
-class PlaceService {
+public class PlaceService {
 
     private static final int LONGEST_NAME = 80;
     private static final Range HUMIDITY = Range.closed(0, 100, "%");
@@ -63,7 +63,7 @@ class PlaceService {
     record Outcome(PlacePage again, boolean conflict) {}
 
     @Transactional(readOnly = true)
-    PlacePage.All all() {
+    public PlacePage.All all() {
         Rider rider = riders.self();
         LocalDate today = today(rider);
         List<PlacePage.Line> lines = mapper.places().stream()

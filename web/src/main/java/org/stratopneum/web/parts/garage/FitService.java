@@ -11,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.tire.SizeText;
+import org.stratopneum.core.tire.TireSize;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.fault.NotThereException;
 import org.stratopneum.web.platform.wording.FormReader;
@@ -54,12 +55,13 @@ class FitService {
             PartsMapper.WheelRow wheel, Rider rider, Map<String, String> typed, Map<String, String> errors) {
         List<PartsMapper.Fitting> fittings = parts.fittings();
         double beadSeat = parts.rim(wheel.rimId()).orElseThrow().bsdMm();
-        List<GaragePage.SpareTire> shelf = parts.tires().stream()
+        List<PartPage.SpareTire> shelf = parts.tires().stream()
                 .filter(tire -> tire.retiredOn() == null && tire.bsdMm() == beadSeat)
                 .filter(tire -> fittings.stream()
                         .noneMatch(
                                 fitting -> fitting.fitted() && fitting.tireId().equals(tire.id())))
-                .map(GarageService::spare)
+                .map(tire -> new PartPage.SpareTire(
+                        tire.id(), tire.name(), new TireSize(tire.nominalWidthMm(), tire.bsdMm()).designation()))
                 .toList();
         return new PartPage(
                 wheel.id(),

@@ -1,13 +1,9 @@
 package org.stratopneum.web.parts.garage;
 
-import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
-import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
 
 /** The whole garage on one page, with what goes to rest and comes back. */
@@ -22,17 +18,6 @@ class GarageController {
     GarageController(GarageService service, Workshop workshop) {
         this.service = service;
         this.workshop = workshop;
-    }
-
-    @GetMapping("/garage")
-    String garage(
-            @RequestParam(required = false) String notice,
-            @RequestParam(required = false) List<UUID> written,
-            @RequestParam(required = false) List<UUID> struck,
-            Model model) {
-        model.addAttribute("garage", service.garage(written, struck));
-        model.addAttribute("notice", "in-use".equals(notice) ? "garage.in-use" : null);
-        return "parts/garage/garage";
     }
 
     @PostMapping("/bikes/{id}/retire")
@@ -65,27 +50,27 @@ class GarageController {
     }
 
     @PostMapping("/tires/{id}/retire")
-    String retireTire(@PathVariable UUID id, @RequestParam(defaultValue = "") String from) {
-        return backTo(from, service.retireTire(id, true));
+    String retireTire(@PathVariable UUID id) {
+        return toParts(service.retireTire(id, true));
     }
 
     @PostMapping("/tires/{id}/restore")
-    String restoreTire(@PathVariable UUID id, @RequestParam(defaultValue = "") String from) {
-        return backTo(from, service.retireTire(id, false));
+    String restoreTire(@PathVariable UUID id) {
+        return toParts(service.retireTire(id, false));
     }
 
     @PostMapping("/rims/{id}/retire")
     String retireRim(@PathVariable UUID id) {
-        return backTo("shelf", service.retireRim(id, true));
+        return toParts(service.retireRim(id, true));
     }
 
     @PostMapping("/rims/{id}/restore")
     String restoreRim(@PathVariable UUID id) {
-        return backTo("shelf", service.retireRim(id, false));
+        return toParts(service.retireRim(id, false));
     }
 
-    private static String backTo(String from, boolean done) {
-        return "shelf".equals(from) && done ? "redirect:/shelf" : done(done);
+    private static String toParts(boolean done) {
+        return done ? TO_GARAGE + "#parts" : done(false);
     }
 
     private static String done(boolean done) {

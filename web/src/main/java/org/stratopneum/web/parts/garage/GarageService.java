@@ -21,7 +21,7 @@ import org.stratopneum.web.rider.Riders;
 
 /** Shows the garage, and retires and restores what is in it. */
 @Service
-class GarageService {
+public class GarageService {
 
     private final PartsMapper parts;
     private final Riders riders;
@@ -40,22 +40,9 @@ class GarageService {
      * @param struck entries that were just struck through, or null
      */
     @Transactional(readOnly = true)
-    GaragePage garage(List<UUID> written, List<UUID> struck) {
+    public GaragePage garage(List<UUID> written, List<UUID> struck) {
         Rider rider = riders.self();
-        Set<UUID> fitted = fittedTires();
-        List<GaragePage.SpareTire> spares = new ArrayList<>();
-        List<GaragePage.SpareTire> retired = new ArrayList<>();
-        parts.tires().stream()
-                .filter(tire -> !fitted.contains(tire.id()))
-                .forEach(tire -> (tire.retiredOn() == null ? spares : retired).add(spare(tire)));
-        return new GaragePage(
-                bikes(parts.stands(), rider.zoneId()), spares, retired, outcomes.of(written, struck, rider));
-    }
-
-    static GaragePage.SpareTire spare(PartsMapper.TireRow tire) {
-        TireSize size = new TireSize(tire.nominalWidthMm(), tire.bsdMm());
-        return new GaragePage.SpareTire(
-                tire.id(), tire.name(), size.designation(), size.tradeName(), day(tire.retiredOn()));
+        return new GaragePage(bikes(parts.stands(), rider.zoneId()), outcomes.of(written, struck, rider));
     }
 
     private static String day(LocalDate day) {

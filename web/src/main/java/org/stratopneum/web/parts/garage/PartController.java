@@ -99,7 +99,7 @@ class PartController {
             Model model) {
         model.addAttribute("newId", newId);
         PartService.Outcome outcome = service.addRim(newId, typed);
-        return outcome.again() == null ? "redirect:/shelf" : after(RIM, outcome, response, model);
+        return outcome.again() == null ? "redirect:/garage#parts" : after(RIM, outcome, response, model);
     }
 
     @PostMapping("/rims/{id}/duplicate")
@@ -164,7 +164,7 @@ class PartController {
 
     private static String after(String view, PartService.Outcome outcome, HttpServletResponse response, Model model) {
         if (outcome.again() == null) {
-            return "redirect:" + (outcome.back() == null ? "/garage" : "/wheels/" + outcome.back());
+            return "redirect:" + (outcome.back() == null ? "/garage#parts" : "/wheels/" + outcome.back());
         }
         response.setStatus((outcome.conflict() ? HttpStatus.CONFLICT : HttpStatus.UNPROCESSABLE_CONTENT).value());
         model.addAttribute("conflict", outcome.conflict());

@@ -30,11 +30,14 @@ record PartPage(
         FormView form,
         Units units,
         List<TireSize> meant,
-        List<GaragePage.SpareTire> shelf,
+        List<SpareTire> shelf,
         boolean asksCasing,
         List<Been> been,
         UUID back,
         int version) {
+
+    /** One that lies in stock. */
+    public record SpareTire(UUID id, String name, String size) {}
 
     /** From when on it was where, or came off. */
     public record Been(String when, String where, String what) {}

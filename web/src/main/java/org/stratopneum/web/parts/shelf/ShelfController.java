@@ -1,6 +1,7 @@
 package org.stratopneum.web.parts.shelf;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -15,7 +16,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class ShelfController {
 
-    private static final String TO_SHELF = "redirect:/shelf";
+    private static final String TO_SHELF = "redirect:/garage#parts";
     private static final String ONE = "parts/shelf/one";
 
     private final ShelfService service;
@@ -26,10 +27,25 @@ class ShelfController {
         this.list = list;
     }
 
+    /** Bikes with their wheelsets, parts in stock, and places. */
+    @GetMapping("/garage")
+    String all(
+            @RequestParam(required = false) String notice,
+            @RequestParam(required = false) List<UUID> written,
+            @RequestParam(required = false) List<UUID> struck,
+            Model model) {
+        ShelfList.All all = list.all(written, struck);
+        model.addAttribute("garage", all.garage());
+        model.addAttribute("shelf", all.shelf());
+        model.addAttribute("places", all.places());
+        model.addAttribute("notice", "in-use".equals(notice) ? "garage.in-use" : null);
+        return "parts/garage/garage";
+    }
+
+    /** Where the parts once had a page of their own. */
     @GetMapping("/shelf")
-    String shelf(Model model) {
-        model.addAttribute("page", list.page());
-        return "parts/shelf/shelf";
+    String moved() {
+        return TO_SHELF;
     }
 
     @GetMapping("/shelf/new")

@@ -3,10 +3,15 @@ package org.stratopneum.web.parts.shelf;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.web.fleet.gauges.Gauges;
+import org.stratopneum.web.fleet.places.PlacePage;
+import org.stratopneum.web.fleet.places.PlaceService;
 import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.parts.garage.GaragePage;
+import org.stratopneum.web.parts.garage.GarageService;
 import org.stratopneum.web.parts.garage.SparePart;
 import org.stratopneum.web.parts.garage.SpareParts;
 import org.stratopneum.web.platform.wording.DateText;
@@ -26,6 +31,8 @@ class ShelfList {
     private final Wording wording;
     private final ShelfWording words;
     private final Gauges gauges;
+    private final GarageService garage;
+    private final PlaceService places;
 
     ShelfList(
             ShelfMapper mapper,
@@ -34,7 +41,9 @@ class ShelfList {
             Logbook logbook,
             Wording wording,
             ShelfWording words,
-            Gauges gauges) {
+            Gauges gauges,
+            GarageService garage,
+            PlaceService places) {
         this.mapper = mapper;
         this.spares = spares;
         this.riders = riders;
@@ -42,10 +51,23 @@ class ShelfList {
         this.wording = wording;
         this.words = words;
         this.gauges = gauges;
+        this.garage = garage;
+        this.places = places;
     }
 
+    /** Everything a rider has, and where it is. */
+    record All(GaragePage garage, ShelfPage shelf, PlacePage.All places) {}
+
+    /**
+     * @param written entries that were just written, or null
+     * @param struck entries that were just deleted, or null
+     */
     @Transactional(readOnly = true)
-    ShelfPage page() {
+    All all(List<UUID> written, List<UUID> struck) {
+        return new All(garage.garage(written, struck), page(), places.all());
+    }
+
+    private ShelfPage page() {
         Rider rider = riders.self();
         LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
         List<ShelfItem> items = mapper.items();

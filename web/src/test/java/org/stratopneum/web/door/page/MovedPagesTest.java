@@ -28,6 +28,8 @@ class MovedPagesTest {
         "/agenda/ride?ground=ROCK, /todo?ground=ROCK",
         "/agenda.ics, /todo.ics",
         "/cards, /jobs",
+        "/shelf, /garage#parts",
+        "/places, /garage#places",
         WHEEL + "/cards, " + WHEEL + "/jobs",
         WHEEL + "/cards/new?job=CONVERT, " + WHEEL + "/jobs/new?job=CONVERT",
         WHEEL + "/pace, " + WHEEL + "/leaks",

@@ -58,7 +58,6 @@ class PageCostTest {
                 SKYLARK + "/dialling",
                 REAR_WHEEL + "/gauge",
                 SKYLARK + "/rides/new",
-                "/places",
                 "/places/d0000000-0000-4000-8000-000000000105",
                 SKYLARK + "/wheelsets/new",
                 REAR_WHEEL + "/fit",
@@ -68,14 +67,12 @@ class PageCostTest {
                 REAR_WHEEL + "/what-if",
                 "/leak",
                 "/drill",
-                "/garage",
                 "/log",
                 "/exchange",
                 "/log?words=rear+seal&topic=READINGS",
                 "/bikes/new",
                 "/tires/new",
                 "/rims/new",
-                "/shelf",
                 "/shelf/new?kind=SEALANT",
                 "/shelf/d0000000-0000-4000-8000-000000000805",
                 "/gauges/new",
@@ -134,7 +131,14 @@ class PageCostTest {
     /** They look at everything there is: all wheels, the log, the cards, the shelf, and what the rider said about it. */
     @ParameterizedTest
     @ValueSource(
-            strings = {"/todo", "/todo/month", "/trailside/mine.json", "/trailside/cards.json", "/trailside/todo.json"})
+            strings = {
+                "/todo",
+                "/garage",
+                "/todo/month",
+                "/trailside/mine.json",
+                "/trailside/cards.json",
+                "/trailside/todo.json"
+            })
     void thePagesOverAllBikesAskTwelveTimesAtMost(String path) {
         List<String> queries = CountedQueries.during(
                 () -> assertThat(site.get(path).statusCode()).isEqualTo(200));
@@ -152,13 +156,11 @@ class PageCostTest {
                 "/",
                 "/garage",
                 "/log",
-                "/shelf",
                 "/jobs",
                 "/todo",
                 "/todo/month",
                 "/exchange",
                 "/digest",
-                "/places",
                 "/leak",
                 "/trailside",
                 "/trailside/mine.json")) {

@@ -126,7 +126,7 @@ class GaugesTest {
         pair("20", "20");
         pair("30", "60");
         assertThat(pair("60", "140")).contains("No working gauge is like this");
-        assertThat(rider.get("/shelf").body()).contains("Hut pump", "psi, reference");
+        assertThat(rider.get("/garage").body()).contains("Hut pump", "psi, reference");
 
         rider.post(pump + "/retire", Map.of());
         assertThat(rider.get(dial).body())

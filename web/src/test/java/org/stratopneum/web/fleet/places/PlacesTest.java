@@ -42,16 +42,16 @@ class PlacesTest {
 
     @Test
     void theFirstPlaceIsWhereTheBikesStand() {
-        assertThat(rider.get("/places").body())
+        assertThat(rider.get("/garage").body())
                 .contains(
                         "No places yet. Add where you keep the bikes first, with its altitude and room temperature; then a place you ride from.");
         String shed = place("name", "Shed", "height", "310", "indoor", "12");
         String pass = place("name", "Pass", "height", "1850", "latitude", "47.1", "longitude", "-21.2");
-        assertThat(rider.get("/places").body())
+        assertThat(rider.get("/garage").body())
                 .containsSubsequence("Shed", "310 m", "bikes are kept here", "today", "Pass", "1850 m")
                 .contains("This weather is simulated");
         rider.post("/places/" + pass + "/home", Map.of());
-        assertThat(rider.get("/places").body()).containsSubsequence("Pass", "bikes are kept here", "Shed");
+        assertThat(rider.get("/garage").body()).containsSubsequence("Pass", "bikes are kept here", "Shed");
         assertThat(rider.get("/places/" + pass).body()).contains("The next days", "value=\"-21.2\"");
 
         rider.post("/places/" + shed + "/retire", Map.of());

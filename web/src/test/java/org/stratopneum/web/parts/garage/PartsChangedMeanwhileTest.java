@@ -128,6 +128,6 @@ class PartsChangedMeanwhileTest {
         Map<String, String> fields = TypedBike.with("name", "Once");
         rider.post("/bikes", fields);
         rider.post("/bikes", fields);
-        assertThat(rider.get("/garage").body()).containsOnlyOnce("<h2 id=\"bike-" + fields.get("id"));
+        assertThat(rider.get("/garage").body()).containsOnlyOnce("<h3 id=\"bike-" + fields.get("id"));
     }
 }

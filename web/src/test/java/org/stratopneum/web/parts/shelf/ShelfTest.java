@@ -49,7 +49,7 @@ class ShelfTest {
 
     @Test
     void anEmptyShelfSaysWhatToBeginWith() {
-        assertThat(rider.get("/shelf").body())
+        assertThat(rider.get("/garage").body())
                 .contains(
                         "Nothing in stock yet. Start with a bottle of sealant and a roll of tape: jobs take their amounts from them.");
     }
@@ -86,7 +86,7 @@ class ShelfTest {
                 "co2Safe",
                 "on");
         add("TOOL", "name", "Yellow levers", "tool", "LEVERS");
-        assertThat(rider.get("/shelf").body())
+        assertThat(rider.get("/garage").body())
                 .contains("44 mm, thin valve (Presta), core comes out", "4 left of 4")
                 .contains("50 to 65 mm x 622, wide valve (Schrader), fixed core")
                 .contains("32 mm wide", "10 m left of 10 m", "two plastic levers")
@@ -136,12 +136,12 @@ class ShelfTest {
     void somethingIsDoubledRetiredAndRestored() {
         String id = add("VALVE", "name", "Reed valve", "amount", "2", "removableCore", "on");
         rider.post("/shelf/" + id + "/duplicate", Map.of());
-        assertThat(rider.get("/shelf").body().split("<strong>Reed valve")).hasSize(3);
+        assertThat(rider.get("/garage").body().split("<strong>Reed valve")).hasSize(3);
 
         rider.post("/shelf/" + id + "/retire", Map.of());
-        assertThat(rider.get("/shelf").body()).contains("retired");
+        assertThat(rider.get("/garage").body()).contains("retired");
         rider.post("/shelf/" + id + "/restore", Map.of());
-        assertThat(rider.get("/shelf").body()).doesNotContain(">retired");
+        assertThat(rider.get("/garage").body()).doesNotContain(">retired");
     }
 
     @Test
@@ -174,14 +174,14 @@ class ShelfTest {
         assertThat(rider.post("/rims", rim).statusCode()).isEqualTo(302);
         Map<String, String> gauge = Map.of("newId", UUID.randomUUID().toString(), "name", "Dial", "unit", "BAR");
         assertThat(rider.post("/gauges", gauge).statusCode()).isEqualTo(302);
-        String shelf = rider.get("/shelf").body();
+        String shelf = rider.get("/garage").body();
         assertThat(shelf).contains("Spare rim", "622, 30 mm inside", "Dial", "bar");
 
-        String id = rider.ids("/shelf", "/rims/").get(0);
+        String id = rider.ids("/garage", "/rims/").get(0);
         rider.post("/rims/" + id + "/duplicate", Map.of());
-        assertThat(rider.ids("/shelf", "/rims/")).hasSize(2);
+        assertThat(rider.ids("/garage", "/rims/")).hasSize(2);
         rider.post("/rims/" + id + "/retire", Map.of());
-        assertThat(rider.get("/shelf").body()).contains("retired");
+        assertThat(rider.get("/garage").body()).contains("retired");
         assertThat(rider.get("/rims/" + id).body()).contains("History", "No history yet.");
     }
 
