@@ -117,7 +117,7 @@ class AccountTest {
         try (Browser elsewhere = Browser.desktop()) {
             signIn(elsewhere);
             elsewhere.open(site.address() + "/account");
-            assertThat(elsewhere.text("h1")).isEqualTo("Account");
+            assertThat(elsewhere.text(".tabs [aria-current]")).isEqualTo("Account");
 
             browser.type("#current", PASSWORD);
             browser.type("#password", "another long password");

@@ -273,7 +273,7 @@ class JobCardTest {
         assertThat(refused.body())
                 .contains(
                         "nothing holds its bead",
-                        "Change what is in the way. Never ignore it; then start the job over.");
+                        "Change what is in the way. Do not work around it; then start the job over.");
         assertThat(other.get("/jobs").body()).doesNotContain("/cards/");
         assertThat(JobCard.begin(other, blocked, "TAPE_RIM").step()).isNotEmpty();
     }

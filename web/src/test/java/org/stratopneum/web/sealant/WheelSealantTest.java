@@ -99,7 +99,7 @@ class WheelSealantTest {
         assertThat(left(page)).isCloseTo(95 - 1.4e-4 * 3202 * 1.4 * 40, within(1.5));
         assertThat(page)
                 .contains(
-                        ": until then it is too little only once in ten.",
+                        ": nine times in ten there is enough until then.",
                         "room of 20 °C and 40 %",
                         "class=\"milk\"",
                         "class=\"milk-2\"");

@@ -103,7 +103,7 @@ class AccountPagesTest {
 
         fields.put("password", "lichen on the north wall");
         assertThat(visitor.post("/sign-up", fields).statusCode()).isEqualTo(302);
-        assertThat(visitor.get("/garage").body()).contains("First bike", "57-622");
+        assertThat(visitor.get("/garage").body()).contains("Mountain bike", "57-622");
     }
 
     @Test
