@@ -60,9 +60,10 @@ export function drawing(code, live, say) {
   const words = Object.entries(drawn).map(([what, hour]) => say(`draws.${what}`, hour));
   const picture = shape(
     "svg",
-    { viewBox: "0 0 120 120", class: "trail-wheel", role: "img", "aria-label": words.join(", ") },
+    { viewBox: "-8 0 136 122", class: "trail-wheel", role: "img", "aria-label": words.join(", ") },
     shape("circle", { cx: 60, cy: 60, r: 50, class: "trail-tire" }),
     shape("circle", { cx: 60, cy: 60, r: 38, class: "trail-rim" }),
+    shape("path", { d: "M-4 117.5 H124", class: "trail-ground" }),
   );
   if (live) {
     picture.append(shape("path", { d: "M35 103.5 A50 50 0 0 0 85 103.5 Z", class: "trail-pool" }));

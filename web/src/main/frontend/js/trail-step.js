@@ -82,11 +82,14 @@ export function stepPanel() {
     { id: "step", class: "trail-step", "data-code": rung.code, "data-awake": true },
     make("p", { class: "quiet" }, say("step", trail.told.before.length + 1)),
     make("h2", { tabindex: "-1" }, rung.title),
-    drawing(rung.code, holds("LIVE_SEALANT"), say) ?? part(rung.symbol),
-    rung.seconds > 0 ? clock(rung.code, rung.seconds) : null,
+    make(
+      "div",
+      { class: "trail-figure" },
+      drawing(rung.code, holds("LIVE_SEALANT"), say) ?? part(rung.symbol),
+      rung.seconds > 0 ? clock(rung.code, rung.seconds) : null,
+    ),
     make("p", {}, rung.how),
     make("p", {}, make("strong", {}, `${say("until")} `), rung.stop),
-    ...cautions(shown),
     rung.uses === null ? null : make("p", {}, say("uses", rung.usesWords)),
   );
   if (rung.air !== null) {
@@ -119,6 +122,7 @@ export function stepPanel() {
             { "data-reply": "lacks" },
           ),
     ),
+    ...cautions(shown),
     make(
       "div",
       { class: "trail-answers trail-small" },
@@ -145,11 +149,11 @@ function readAloud(panel) {
     return null;
   }
   const reader = button(say("aloud"), () => {}, { "data-stop": say("aloud.stop"), "data-act": "aloud" });
-  aloud(reader, () =>
-    [...panel.querySelectorAll("h2, p:not(.quiet, [role=timer]), .trail-answers:not(.trail-small) button")].map(
-      (place) => place.textContent,
-    ),
-  );
+  const texts = (places) => [...panel.querySelectorAll(places)].map((place) => place.textContent);
+  aloud(reader, () => [
+    ...texts("h2, p:not(.quiet, [role=timer])"),
+    ...texts(".trail-answers:not(.trail-small) button"),
+  ]);
   return reader;
 }
 
