@@ -71,6 +71,14 @@ class TableTest {
     }
 
     @Test
+    void thePageSaysHowFarAFileHasCome() {
+        assertThat(guest.get("/exchange").body()).contains("aria-current=\"step\">File");
+        Sent sent = Sent.table(guest, NOTES);
+        assertThat(sent.page()).contains("aria-current=\"step\">Check");
+        assertThat(sent.press("bring-in")).contains("aria-current=\"step\">Done");
+    }
+
+    @Test
     void theSameRowsAddNothingHoweverOftenTheyCome() {
         Sent.table(guest, NOTES).press("bring-in");
         Sent again = Sent.table(guest, NOTES);

@@ -66,6 +66,13 @@ class TrailCardTest {
         }
     }
 
+    /** A short ladder may be read from farther away: both halves of the sheet are filled. */
+    @Test
+    void thePrintIsAsLargeAsTheStepsAllow() {
+        assertThat(site.get(SKYLARK + "/trail-card").body()).contains("print-small");
+        assertThat(site.get(HERON + "/trail-card").body()).contains("print-large");
+    }
+
     /** Nobody counted the bag: it is not empty, and on paper the whole ladder stands. */
     @Test
     void withoutACountedBagThePageHoldsTheWholeLadder() {
