@@ -63,13 +63,13 @@ export function end() {
       { class: "trail-answers trail-small" },
       back(),
       button(
-        say("anew"),
+        say("start-over"),
         async () => {
           anew();
           await save();
           trail.draw();
         },
-        { id: "anew" },
+        { id: "start-over" },
       ),
     ),
   );

@@ -97,7 +97,13 @@ public final class Drill {
      *
      * @param minutes of its looks and repairs (min)
      */
-    public record Way(List<Step> steps, double minutes) {}
+    public record Way(List<Step> steps, double minutes) {
+
+        /** @param taken by somebody on this wheel (min, above 0); @return 100 for as long as the finder takes */
+        public int points(double taken) {
+            return (int) Math.round(Math.min(MOST_POINTS, FINDERS_POINTS * minutes / taken));
+        }
+    }
 
     public Way findersWay() {
         Diagnosis diagnosis = Diagnosis.begun(model(), story.known);
@@ -119,11 +125,5 @@ public final class Drill {
             }
         }
         throw new IllegalStateException("the finder finds no end for seed " + seed);
-    }
-
-    /** @param minutes that somebody took on this wheel (min, above 0); @return 100 for as long as the finder takes */
-    public int points(double minutes) {
-        return (int)
-                Math.round(Math.min(MOST_POINTS, FINDERS_POINTS * findersWay().minutes() / minutes));
     }
 }

@@ -71,9 +71,9 @@ class DrillTest {
             assertThat(way.minutes()).isGreaterThan(25);
             Step last = way.steps().get(way.steps().size() - 1);
             assertThat(drill.holds(((Step.MendedInVain) last).cause())).isTrue();
-            assertThat(drill.points(way.minutes())).isEqualTo(100);
-            assertThat(drill.points(2 * way.minutes())).isEqualTo(50);
-            assertThat(drill.points(1)).as("luck has an end").isEqualTo(300);
+            assertThat(way.points(way.minutes())).isEqualTo(100);
+            assertThat(way.points(2 * way.minutes())).isEqualTo(50);
+            assertThat(way.points(1)).as("luck has an end").isEqualTo(300);
             sum += way.minutes();
         }
         assertThat(sum / 400)

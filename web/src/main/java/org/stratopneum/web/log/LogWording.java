@@ -220,7 +220,7 @@ public class LogWording {
             parts.add(wording.text("log.tread.shoulder", QuantityText.text(tread.shoulderMm(), rider.lengthUnit())));
         }
         if (tread.flanks() != null) {
-            parts.add(wording.of("flanks", tread.flanks()));
+            parts.add(wording.of("sidewalls", tread.flanks()));
         }
         return String.join(", ", parts);
     }

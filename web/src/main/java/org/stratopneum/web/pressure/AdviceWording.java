@@ -248,8 +248,8 @@ public class AdviceWording {
                         step.factor() == null ? "" : "× " + Numbers.fixed(step.factor(), 2),
                         PressureText.number(step.pressure(), unit))));
         steps.add(new WheelPanel.Step(
-                wording.text("step.told"),
-                wording.text("step.told.why", Numbers.upTo(unit.resolution(), 2), PressureText.name(unit)),
+                wording.text("step.rounded"),
+                wording.text("step.rounded.why", Numbers.upTo(unit.resolution(), 2), PressureText.name(unit)),
                 "",
                 advice.blocked() ? NOTHING : PressureText.number(told, unit)));
         return steps;

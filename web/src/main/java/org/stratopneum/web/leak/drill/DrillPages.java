@@ -86,7 +86,7 @@ class DrillPages {
     private DrillPage.End end(DrillRound round) {
         Drill drill = round.drill();
         Drill.Way way = drill.findersWay();
-        int points = drill.points(round.minutes());
+        int points = way.points(round.minutes());
         double longer = Math.max(way.minutes(), round.minutes());
         return new DrillPage.End(
                 wording.text("drill.found", words.cause(drill.fault())),

@@ -131,11 +131,18 @@ class DrillService {
                 new DrillPage.Ways("post", here + "/look", here + "/name", "/drill", here + "/drop", List.of()));
     }
 
-    /** A round with its row. */
-    private record Kept(DrillMapper.RoundRow row, DrillRound round) {
+    /**
+     * A round with its row.
+     *
+     * @param points null before its end
+     */
+    private record Kept(DrillMapper.RoundRow row, DrillRound round, Integer points) {
 
-        int points() {
-            return round.drill().points(round.minutes());
+        static Kept of(DrillMapper.RoundRow row, DrillRound round) {
+            return new Kept(
+                    row,
+                    round,
+                    row.endedAt() == null ? null : round.drill().findersWay().points(round.minutes()));
         }
     }
 
@@ -148,7 +155,7 @@ class DrillService {
                         DrillMapper.StepRow::roundId,
                         Collectors.mapping(DrillMapper.StepRow::step, Collectors.toList())));
         List<Kept> rounds = mapper.latest(LATEST).stream()
-                .map(row -> new Kept(row, DrillRound.of(row.seed(), steps.getOrDefault(row.id(), List.of()))))
+                .map(row -> Kept.of(row, DrillRound.of(row.seed(), steps.getOrDefault(row.id(), List.of()))))
                 .toList();
         List<Kept> ended =
                 rounds.stream().filter(kept -> kept.row.endedAt() != null).toList();
@@ -193,7 +200,7 @@ class DrillService {
     }
 
     private static DrillPage.Daily ofToday(Kept kept, int streak) {
-        return new DrillPage.Daily(kept.row.id(), kept.row.endedAt() == null ? null : kept.points(), streak);
+        return new DrillPage.Daily(kept.row.id(), kept.points, streak);
     }
 
     private static DrillPage.Sums sums(List<Kept> ended) {

@@ -11,7 +11,7 @@ enum Shortcut {
     LOG("l"),
     TRAILSIDE("s"),
     READING("r"),
-    TOLD("t"),
+    SET_BOTH("t"),
     UNDO("u"),
     OTHER_WHEEL("o"),
     NEW_BIKE("n"),
