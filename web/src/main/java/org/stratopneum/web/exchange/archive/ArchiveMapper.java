@@ -1,6 +1,7 @@
 package org.stratopneum.web.exchange.archive;
 
 import java.util.List;
+import java.util.UUID;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -78,10 +79,17 @@ interface ArchiveMapper {
             """)
     int insert(ArchiveTable table, List<String> columns, String json);
 
+    /** What a picture was made of anew differs a little each time: by its id and its entry it is the same. */
+    String MADE_ANEW = "<if test=\"table.name() == 'PHOTOS'\"> - array['bytes', 'width', 'height', 'media_type']</if>";
+
     /** Those rows of a list that are not there as they stand in it, as a list. */
-    @Select("<script>select (select item from jsonb_array_elements(#{json}::jsonb) j(item) except select " + ROW + FROM
+    @Select("<script>select (select item" + MADE_ANEW
+            + " from jsonb_array_elements(#{json}::jsonb) j(item) except select (" + ROW + ")" + MADE_ANEW + FROM
             + " limit 1)::text</script>")
     String different(ArchiveTable table, String json);
+
+    @Select("select exists (select 1 from photo where id = #{id})")
+    boolean hasPhoto(UUID id);
 
     /** Whether there is anything in the garage. */
     @Select("""

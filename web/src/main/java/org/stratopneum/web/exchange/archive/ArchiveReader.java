@@ -1,9 +1,11 @@
 package org.stratopneum.web.exchange.archive;
 
 import java.io.IOException;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
@@ -25,14 +27,18 @@ import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogSource;
 import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.log.entry.Picture;
+import org.stratopneum.web.log.entry.PictureReader;
 import org.stratopneum.web.platform.wording.Wording;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
+import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Brings an archive in, row by row: into an empty garage, or onto the one that it was written from, of which it then
@@ -47,14 +53,27 @@ class ArchiveReader implements Importer {
     /** Rows with pictures wait for fewer others (characters). */
     private static final int BATCH_TEXT = 2_000_000;
 
+    /** The largest picture as base64 (characters); every other text of an archive is shorter. */
+    private static final int LONGEST_TEXT = 14_000_000;
+
+    private static final int MOST_NESTED = 50;
+
+    /** Missing, refers to nothing, twice the same, outside of its limits. */
+    private static final Set<String> KNOWN_STATES = Set.of("23502", "23503", "23505", "23514");
+
     private final ArchiveMapper mapper;
     private final ArchiveSchema schema;
     private final LogIntake intake;
     private final Logbook logbook;
     private final Summaries summaries;
     private final Wording wording;
+    private final PictureReader pictures;
     private final JsonMapper json = JsonMapper.builder(JsonFactory.builder()
                     .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxStringLength(LONGEST_TEXT)
+                            .maxNestingDepth(MOST_NESTED)
+                            .build())
                     .build())
             .build();
 
@@ -64,13 +83,15 @@ class ArchiveReader implements Importer {
             LogIntake intake,
             Logbook logbook,
             Summaries summaries,
-            Wording wording) {
+            Wording wording,
+            PictureReader pictures) {
         this.mapper = mapper;
         this.schema = schema;
         this.intake = intake;
         this.logbook = logbook;
         this.summaries = summaries;
         this.wording = wording;
+        this.pictures = pictures;
     }
 
     @Override
@@ -228,6 +249,9 @@ class ArchiveReader implements Importer {
         }
 
         private int keepRows(ArchiveTable table, List<JsonNode> rows, String where) {
+            if (table == ArchiveTable.PHOTOS) {
+                rows.forEach(row -> pictureAnew((ObjectNode) row, where));
+            }
             String list = json.writeValueAsString(
                     rows.stream().map(ColumnNames::toColumns).toList());
             int added = mapper.insert(table, columns.computeIfAbsent(table, one -> mapper.columns(one.table())), list);
@@ -236,6 +260,23 @@ class ArchiveReader implements Importer {
                 throw new ImportStoppedException(where, wording.text("archive.other", shortened(other)));
             }
             return added;
+        }
+
+        /** A picture of a file is no more trusted than one that is sent alone; one that is there already is kept. */
+        private void pictureAnew(ObjectNode row, String where) {
+            if (mapper.hasPhoto(id(row, "id"))) {
+                return;
+            }
+            try {
+                Picture picture = pictures.again(
+                        Base64.getDecoder().decode(row.get("bytes").asString()), "bytes");
+                row.put("bytes", Base64.getEncoder().encodeToString(picture.bytes()));
+                row.put("width", picture.width());
+                row.put("height", picture.height());
+                row.put("mediaType", picture.mediaType());
+            } catch (IllegalArgumentException noPicture) {
+                throw new ImportStoppedException(where, wording.text("archive.photo"));
+            }
         }
 
         private int keepLog(List<JsonNode> rows, int first) {
@@ -310,10 +351,10 @@ class ArchiveReader implements Importer {
         return OffsetDateTime.parse(row.get(field).asString()).toInstant();
     }
 
-    /** The database's own sentence, which names table and rule. */
-    private static String reason(DataAccessException refused) {
-        String said = String.valueOf(refused.getMostSpecificCause().getMessage());
-        return shortened(said.lines().findFirst().orElse(said));
+    /** What the database found wrong, in our words by its code (PostgreSQL, appendix A); its own name our tables. */
+    private String reason(DataAccessException refused) {
+        String state = refused.getMostSpecificCause() instanceof SQLException sql ? sql.getSQLState() : null;
+        return wording.text("archive.refused." + (state != null && KNOWN_STATES.contains(state) ? state : "other"));
     }
 
     private static String shortened(String text) {

@@ -3,6 +3,7 @@ package org.stratopneum.web.log.entry;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -13,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import org.stratopneum.web.platform.fault.BusyException;
 
 /** One entry of the log. */
 @Controller("entryOfLog")
@@ -50,7 +52,14 @@ class EntryController {
             @RequestParam(required = false) MultipartFile file,
             HttpServletResponse response,
             Model model) {
-        return after(service.addPhoto(id, photo, file), response, model);
+        try {
+            return after(service.addPhoto(id, photo, file), response, model);
+        } catch (BusyException busy) {
+            response.setStatus(HttpStatus.SERVICE_UNAVAILABLE.value());
+            response.setHeader(HttpHeaders.RETRY_AFTER, busy.retryAfter());
+            model.addAttribute("page", service.busy(id));
+            return PAGE;
+        }
     }
 
     private static String after(EntryService.Outcome outcome, HttpServletResponse response, Model model) {

@@ -7,8 +7,10 @@ import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.multipart.MultipartFile;
 import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.core.check.Problem;
 import org.stratopneum.web.log.LogEntry;
 import org.stratopneum.web.log.LogLine;
 import org.stratopneum.web.log.LogRow;
@@ -33,23 +35,29 @@ class EntryService {
     private final Logbook logbook;
     private final LogWording logWording;
     private final Photos photos;
+    private final PictureReader pictures;
     private final Riders riders;
     private final Wording wording;
     private final ProblemWording problemWording;
+    private final TransactionTemplate transaction;
 
     EntryService(
             Logbook logbook,
             LogWording logWording,
             Photos photos,
+            PictureReader pictures,
             Riders riders,
             Wording wording,
-            ProblemWording problemWording) {
+            ProblemWording problemWording,
+            TransactionTemplate transaction) {
         this.logbook = logbook;
         this.logWording = logWording;
         this.photos = photos;
+        this.pictures = pictures;
         this.riders = riders;
         this.wording = wording;
         this.problemWording = problemWording;
+        this.transaction = transaction;
     }
 
     /** What came of it: the page again, or the entry as it is called now. */
@@ -155,17 +163,29 @@ class EntryService {
         return new Outcome(null, logbook.note(id, note));
     }
 
-    @Transactional
+    /** The picture is read before a transaction begins: it may have to wait for its turn. */
     Outcome addPhoto(UUID id, UUID photo, MultipartFile file) {
-        List<LogRow> chain = logbook.chain(id);
         try {
-            photos.add(photo, id, chain.stream().map(LogRow::id).toList(), file);
+            Picture picture = pictures.read(file, Photos.FIELD);
+            transaction.executeWithoutResult(status -> photos.add(
+                    photo, id, logbook.chain(id).stream().map(LogRow::id).toList(), picture));
             return new Outcome(null, id);
         } catch (InvalidInputException invalid) {
-            LogRow head = chain.get(chain.size() - 1);
-            FormView form = new FormView(
-                    Map.of(NOTE, head.note() == null ? "" : head.note()), problemWording.messages(invalid.problems()));
-            return new Outcome(page(chain, null, form), null);
+            return new Outcome(again(id, problemWording.messages(invalid.problems())), null);
         }
+    }
+
+    /** The page once more, with what is said by the field of the photo. */
+    EntryPage again(UUID id, Map<String, String> said) {
+        return transaction.execute(status -> {
+            List<LogRow> chain = logbook.chain(id);
+            LogRow head = chain.get(chain.size() - 1);
+            return page(chain, null, new FormView(Map.of(NOTE, head.note() == null ? "" : head.note()), said));
+        });
+    }
+
+    /** Others' pictures are being read; it is to be sent again. */
+    EntryPage busy(UUID id) {
+        return again(id, Map.of(Photos.FIELD, problemWording.message(Problem.of(Photos.FIELD, "busy"))));
     }
 }

@@ -1,14 +1,11 @@
 package org.stratopneum.web.log.entry;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.web.multipart.MultipartFile;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.web.log.Logbook;
@@ -46,27 +43,15 @@ class Photos {
 
     /**
      * @param states the entry in all its states
-     * @param file the photo, or null
-     * @throws InvalidInputException when it cannot be kept
+     * @throws InvalidInputException when there are too many
      */
     @Transactional(noRollbackFor = InvalidInputException.class)
-    void add(UUID id, UUID entry, Collection<UUID> states, MultipartFile file) {
+    void add(UUID id, UUID entry, Collection<UUID> states, Picture picture) {
         mapper.forget(logbook.now().minus(KEPT));
         if (mapper.of(states).size() >= MOST) {
             throw new InvalidInputException(new Problem(FIELD, "too-many-photos", (double) MOST, null, null));
         }
-        mapper.insert(id, entry, PictureReader.read(bytesOf(file), FIELD), logbook.now());
-    }
-
-    private static byte[] bytesOf(MultipartFile file) {
-        if (file == null) {
-            return new byte[0];
-        }
-        try (var in = file.getInputStream()) {
-            return in.readNBytes((int) PictureReader.LARGEST + 1);
-        } catch (IOException exception) {
-            throw new UncheckedIOException(exception);
-        }
+        mapper.insert(id, entry, picture, logbook.now());
     }
 
     /** @return the entry that it stood beside */

@@ -7,4 +7,4 @@ package org.stratopneum.web.log.entry;
  * @param width in pixels, the right way up
  * @param bytes the file, made anew: the picture and nothing else
  */
-record Picture(String mediaType, int width, int height, byte[] bytes) {}
+public record Picture(String mediaType, int width, int height, byte[] bytes) {}

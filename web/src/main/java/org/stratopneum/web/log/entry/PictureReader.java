@@ -1,35 +1,48 @@
 package org.stratopneum.web.log.entry;
 
-import com.drew.imaging.ImageMetadataReader;
-import com.drew.imaging.ImageProcessingException;
+import com.drew.imaging.jpeg.JpegMetadataReader;
+import com.drew.imaging.jpeg.JpegProcessingException;
+import com.drew.imaging.jpeg.JpegSegmentReader;
+import com.drew.imaging.jpeg.JpegSegmentType;
+import com.drew.lang.SequentialByteArrayReader;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifIFD0Directory;
-import java.awt.Graphics2D;
-import java.awt.RenderingHints;
-import java.awt.geom.AffineTransform;
+import com.drew.metadata.exif.ExifReader;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Locale;
-import javax.imageio.IIOImage;
+import java.util.Set;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
-import javax.imageio.ImageWriteParam;
-import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageInputStream;
-import javax.imageio.stream.ImageOutputStream;
+import net.coobird.thumbnailator.Thumbnails;
+import net.coobird.thumbnailator.filters.ImageFilter;
+import net.coobird.thumbnailator.util.exif.ExifFilterUtils;
+import net.coobird.thumbnailator.util.exif.Orientation;
+import org.springframework.core.io.InputStreamSource;
+import org.springframework.stereotype.Component;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
+import org.stratopneum.web.platform.fault.BusyException;
+import org.stratopneum.web.platform.fault.Turns;
 
 /**
  * Reads a photo and makes a new file of its picture alone, turned the right way up and no larger than a screen. Place,
  * time and camera, which a photo carries besides, are left behind with the old file. What it is, its bytes say; its name
- * does not matter.
+ * does not matter. One is read at a time, and none of which the head says that it would take too much memory.
  */
-final class PictureReader {
+@Component
+public class PictureReader {
 
     /** More than cameras write (bytes). */
     static final long LARGEST = 15L << 20;
@@ -37,36 +50,77 @@ final class PictureReader {
     /** Longest side of what is kept (pixels). */
     static final int SIDE = 2000;
 
-    /** A small file may unpack to more than memory holds (pixels). */
-    static final long MOST_PIXELS = 120_000_000;
+    /** Longest side of what is read of it: larger than what is kept, so that it stays sharp when it is made smaller (pixels). */
+    private static final int READ_SIDE = 3000;
+
+    /** A small file may unpack to more than memory holds (megapixels): every row of it is unpacked. */
+    static final double MOST_MP = 64;
+
+    /** Of a picture that comes in several passes all of it stands in memory at once (megapixels). */
+    static final double MOST_PASSES_MP = 26;
+
+    /** One row stands in memory (pixels). */
+    static final int LONGEST_SIDE = 32_000;
 
     private static final float QUALITY = 0.88f;
     private static final String JPEG = "jpeg";
+    private static final int WAITING = 4;
+    private static final Duration PATIENCE = Duration.ofSeconds(5);
 
-    private PictureReader() {}
+    private static final int PNG_HEAD = 8;
 
-    /** @throws InvalidInputException when it is empty, too large, or no JPEG or PNG */
+    /** Length, type and sum of a chunk (bytes). */
+    private static final int CHUNK_FRAME = 12;
+
+    /** The chunks of a PNG that make its picture; texts and profiles would be unpacked whatever their size. */
+    private static final Set<String> CHUNKS = Set.of("IHDR", "PLTE", "tRNS", "IDAT", "IEND");
+
+    private final Turns turns = new Turns(1, WAITING, PATIENCE);
+
+    /**
+     * The picture of a file that was sent. Its bytes are fetched when its turn has come.
+     *
+     * @throws InvalidInputException when it is empty, too large, or no JPEG or PNG
+     * @throws BusyException when others' pictures are being read
+     */
+    Picture read(InputStreamSource file, String field) {
+        return turns.take(() -> read(bytesOf(file), field));
+    }
+
+    /**
+     * The same picture made anew, for one that came in an archive; waits as long as it takes.
+     *
+     * @param file the bytes
+     * @throws InvalidInputException when it is empty, too large, or no JPEG or PNG
+     */
+    public Picture again(byte[] file, String field) {
+        return turns.await(() -> read(file, field));
+    }
+
+    private static byte[] bytesOf(InputStreamSource file) {
+        if (file == null) {
+            return new byte[0];
+        }
+        try (InputStream in = file.getInputStream()) {
+            return in.readNBytes((int) LARGEST + 1);
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
+        }
+    }
+
     static Picture read(byte[] file, String field) {
         if (file.length == 0) {
             throw new InvalidInputException(Problem.of(field, Problem.MISSING));
         }
-        if (file.length > LARGEST) {
-            throw tooLarge(field, LARGEST / 1024.0 / 1024, file.length / 1024.0 / 1024, "MB");
-        }
-        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
-            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-            ImageReader reader = readers.hasNext() ? readers.next() : null;
-            String format = reader == null ? "" : reader.getFormatName().toLowerCase(Locale.ROOT);
+        limit(field, LARGEST / 1024.0 / 1024, file.length / 1024.0 / 1024, "MB");
+        try {
+            String format = formatOf(file);
             if (!format.equals(JPEG) && !format.equals("png")) {
                 throw new InvalidInputException(Problem.of(field, "not-a-photo"));
             }
-            try {
-                reader.setInput(in, true, true);
-                BufferedImage image = upright(fitted(decode(reader, field)), orientation(file));
-                return encoded(image, format);
-            } finally {
-                reader.dispose();
-            }
+            boolean jpeg = format.equals(JPEG);
+            BufferedImage image = decode(jpeg ? file : pictureOf(file), jpeg && inPasses(file), field);
+            return encoded(jpeg ? held(file).apply(image) : image, format);
         } catch (InvalidInputException known) {
             throw known;
         } catch (IOException
@@ -77,93 +131,97 @@ final class PictureReader {
         }
     }
 
-    private static InvalidInputException tooLarge(String field, double limit, double value, String unit) {
-        return new InvalidInputException(new Problem(field, "too-large", limit, value, unit));
-    }
-
-    /** Of a very large picture only every second or third pixel is read: it is made smaller anyway. */
-    private static BufferedImage decode(ImageReader reader, String field) throws IOException {
-        int width = reader.getWidth(0);
-        int height = reader.getHeight(0);
-        if ((long) width * height > MOST_PIXELS) {
-            throw tooLarge(field, MOST_PIXELS / 1e6, width / 1e6 * height, "MP");
+    private static void limit(String field, double limit, double value, String unit) {
+        if (value > limit) {
+            throw new InvalidInputException(new Problem(field, "too-large", limit, value, unit));
         }
-        ImageReadParam every = reader.getDefaultReadParam();
-        int step = Math.max(1, Math.max(width, height) / (2 * SIDE));
-        every.setSourceSubsampling(step, step, 0, 0);
-        return reader.read(0, every);
     }
 
-    private static BufferedImage fitted(BufferedImage image) {
-        double scale = Math.min(1, (double) SIDE / Math.max(image.getWidth(), image.getHeight()));
-        int width = Math.max(1, (int) Math.round(image.getWidth() * scale));
-        int height = Math.max(1, (int) Math.round(image.getHeight() * scale));
-        return drawn(
-                image,
-                width,
-                height,
-                AffineTransform.getScaleInstance(
-                        (double) width / image.getWidth(), (double) height / image.getHeight()));
+    /** What the bytes are, in lower case; empty where nobody here reads them. */
+    private static String formatOf(byte[] file) throws IOException {
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
+            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+            return readers.hasNext() ? readers.next().getFormatName().toLowerCase(Locale.ROOT) : "";
+        }
     }
 
-    private static BufferedImage drawn(BufferedImage image, int width, int height, AffineTransform how) {
-        boolean seeThrough = image.getColorModel().hasAlpha();
-        BufferedImage drawn =
-                new BufferedImage(width, height, seeThrough ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
-        Graphics2D pen = drawn.createGraphics();
-        pen.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-        pen.drawImage(image, how, null);
-        pen.dispose();
-        return drawn;
+    /** Only every n-th pixel is kept, and only so many ever stand in memory as are kept. */
+    private static BufferedImage decode(byte[] file, boolean inPasses, String field) throws IOException {
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
+            ImageReader reader = ImageIO.getImageReaders(in).next();
+            try {
+                reader.setInput(in, true, true);
+                int longest = Math.max(reader.getWidth(0), reader.getHeight(0));
+                limit(field, LONGEST_SIDE, longest, "px");
+                limit(field, inPasses ? MOST_PASSES_MP : MOST_MP, reader.getWidth(0) / 1e6 * reader.getHeight(0), "MP");
+                ImageReadParam every = reader.getDefaultReadParam();
+                int step = (longest + READ_SIDE - 1) / READ_SIDE;
+                every.setSourceSubsampling(step, step, 0, 0);
+                return reader.read(0, every);
+            } finally {
+                reader.dispose();
+            }
+        }
     }
 
-    /** How the camera was held, 1 to 8 as EXIF numbers it; 1 where it does not say. */
-    private static int orientation(byte[] file) throws IOException {
+    /** A PNG with the chunks that make its picture, and no other (ISO/IEC 15948). */
+    private static byte[] pictureOf(byte[] png) {
+        ByteArrayOutputStream kept = new ByteArrayOutputStream(png.length);
+        kept.write(png, 0, PNG_HEAD);
+        ByteBuffer in = ByteBuffer.wrap(png);
+        for (int at = PNG_HEAD; at + CHUNK_FRAME <= png.length; ) {
+            int length = in.getInt(at);
+            // longer than the file: it was cut off, and is read as far as it goes
+            int whole = length < 0 || length > png.length - at - CHUNK_FRAME ? png.length - at : length + CHUNK_FRAME;
+            if (CHUNKS.contains(new String(png, at + 4, 4, StandardCharsets.ISO_8859_1))) {
+                kept.write(png, at, whole);
+            }
+            at += whole;
+        }
+        return kept.toByteArray();
+    }
+
+    /** Whether a JPEG comes in several passes (progressive, ITU-T T.81), or its head cannot be read to tell. */
+    private static boolean inPasses(byte[] jpeg) throws IOException {
         try {
-            Metadata metadata = ImageMetadataReader.readMetadata(new ByteArrayInputStream(file));
-            ExifIFD0Directory exif = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
-            Integer held = exif == null ? null : exif.getInteger(ExifIFD0Directory.TAG_ORIENTATION);
-            return held == null ? 1 : held;
-        } catch (ImageProcessingException unreadable) {
-            return 1;
+            return JpegSegmentReader.readSegments(
+                            new SequentialByteArrayReader(jpeg),
+                            List.of(JpegSegmentType.SOF2, JpegSegmentType.SOF6, JpegSegmentType.SOF10))
+                    .getSegmentTypes()
+                    .iterator()
+                    .hasNext();
+        } catch (JpegProcessingException unreadable) {
+            return true;
         }
     }
 
-    /** Turns and mirrors as EXIF's table of orientations says. */
-    private static BufferedImage upright(BufferedImage image, int orientation) {
-        int w = image.getWidth();
-        int h = image.getHeight();
-        AffineTransform how = switch (orientation) {
-            case 2 -> new AffineTransform(-1, 0, 0, 1, w, 0);
-            case 3 -> new AffineTransform(-1, 0, 0, -1, w, h);
-            case 4 -> new AffineTransform(1, 0, 0, -1, 0, h);
-            case 5 -> new AffineTransform(0, 1, 1, 0, 0, 0);
-            case 6 -> new AffineTransform(0, 1, -1, 0, h, 0);
-            case 7 -> new AffineTransform(0, -1, -1, 0, h, w);
-            case 8 -> new AffineTransform(0, -1, 1, 0, 0, w);
-            default -> null;
-        };
-        if (how == null) {
-            return image;
+    /** What turns and mirrors a picture as EXIF's table of orientations says; nothing where there is no EXIF. */
+    private static ImageFilter held(byte[] jpeg) throws IOException {
+        Integer orientation = null;
+        try {
+            Metadata metadata =
+                    JpegMetadataReader.readMetadata(new ByteArrayInputStream(jpeg), List.of(new ExifReader()));
+            ExifIFD0Directory exif = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
+            orientation = exif == null ? null : exif.getInteger(ExifIFD0Directory.TAG_ORIENTATION);
+        } catch (JpegProcessingException unreadable) {
+            orientation = null;
         }
-        boolean onItsSide = orientation >= 5;
-        return drawn(image, onItsSide ? h : w, onItsSide ? w : h, how);
+        Orientation known = orientation == null ? null : Orientation.typeOf(orientation);
+        return ExifFilterUtils.getFilterForOrientation(known == null ? Orientation.TOP_LEFT : known);
     }
 
     private static Picture encoded(BufferedImage image, String format) throws IOException {
+        int type = image.getColorModel().hasAlpha() ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB;
+        boolean fits = Math.max(image.getWidth(), image.getHeight()) <= SIDE;
+        var how = fits ? Thumbnails.of(image).scale(1) : Thumbnails.of(image).size(SIDE, SIDE);
+        BufferedImage kept = how.imageType(type).asBufferedImage();
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        ImageWriter writer = ImageIO.getImageWritersByFormatName(format).next();
-        try (ImageOutputStream out = ImageIO.createImageOutputStream(bytes)) {
-            ImageWriteParam how = writer.getDefaultWriteParam();
-            if (format.equals(JPEG)) {
-                how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-                how.setCompressionQuality(QUALITY);
-            }
-            writer.setOutput(out);
-            writer.write(null, new IIOImage(image, null, null), how);
-        } finally {
-            writer.dispose();
-        }
-        return new Picture("image/" + format, image.getWidth(), image.getHeight(), bytes.toByteArray());
+        Thumbnails.of(kept)
+                .scale(1)
+                .imageType(type)
+                .outputFormat(format)
+                .outputQuality(QUALITY)
+                .toOutputStream(bytes);
+        return new Picture("image/" + format, kept.getWidth(), kept.getHeight(), bytes.toByteArray());
     }
 }

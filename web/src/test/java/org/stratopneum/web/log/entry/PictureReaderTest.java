@@ -11,16 +11,29 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.lang.management.ManagementFactory;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
 import java.util.zip.CRC32;
+import java.util.zip.DeflaterOutputStream;
+import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.stratopneum.core.check.InvalidInputException;
+import org.stratopneum.web.platform.fault.BusyException;
+import org.stratopneum.web.support.Others;
 
 class PictureReaderTest {
 
@@ -75,6 +88,112 @@ class PictureReaderTest {
         assertThatThrownBy(() -> PictureReader.read(emptyPng(60_000, 60_000), "file"))
                 .isInstanceOf(InvalidInputException.class)
                 .hasMessageContaining("too-large");
+    }
+
+    /** 64 megapixels, and a short text that unpacks to 100 MB: what they take is that of the picture that is kept. */
+    @Test
+    void whatIsLargeOutsideIsSmallInMemory() {
+        byte[] large = file(new BufferedImage(7999, 7999, BufferedImage.TYPE_3BYTE_BGR), "jpeg");
+        assertThat(takenBy(() ->
+                        assertThat(PictureReader.read(large, "file").width()).isEqualTo(2000)))
+                .isLessThan(160L << 20);
+        byte[] full = withText(file(new BufferedImage(40, 20, BufferedImage.TYPE_BYTE_INDEXED), "png"), 100 << 20);
+        assertThat(full).hasSizeLessThan(1 << 20);
+        assertThat(takenBy(() ->
+                        assertThat(PictureReader.read(full, "file").width()).isEqualTo(40)))
+                .isLessThan(16L << 20);
+    }
+
+    /** ITU-T T.81: a progressive picture stands in memory as a whole, so fewer pixels of it are allowed. */
+    @Test
+    void whatComesInPassesMayHaveFewerPixels() throws IOException {
+        BufferedImage image = new BufferedImage(7000, 4000, BufferedImage.TYPE_BYTE_GRAY);
+        assertThat(PictureReader.read(file(image, "jpeg"), "file").width()).isEqualTo(2000);
+        assertThatThrownBy(() -> PictureReader.read(progressive(image), "file"))
+                .isInstanceOf(InvalidInputException.class)
+                .hasMessageContaining("too-large");
+    }
+
+    @Test
+    void oneIsReadAtATimeAndAFewMayWait() throws Exception {
+        byte[] png = png(900, 900);
+        PictureReader reader = new PictureReader();
+        CountDownLatch begun = new CountDownLatch(1);
+        CountDownLatch go = new CountDownLatch(1);
+        try (var others = new Others(24)) {
+            Future<Integer> slow = others.run(() -> reader.read(
+                            () -> {
+                                begun.countDown();
+                                waitFor(go);
+                                return new ByteArrayInputStream(png);
+                            },
+                            "file")
+                    .width());
+            waitFor(begun);
+            List<Future<Integer>> crowd = new ArrayList<>();
+            for (int i = 0; i < 20; i++) {
+                crowd.add(others.run(() ->
+                        reader.read(() -> new ByteArrayInputStream(png), "file").width()));
+            }
+            long refused = Others.failures(crowd, BusyException.class, 16);
+            go.countDown();
+            assertThat(refused).isEqualTo(16);
+            assertThat(slow.get()).isEqualTo(900);
+            assertThat(Others.failures(crowd, BusyException.class, 17)).isEqualTo(16);
+        }
+    }
+
+    private static void waitFor(CountDownLatch latch) {
+        try {
+            assertThat(latch.await(20, TimeUnit.SECONDS)).isTrue();
+        } catch (InterruptedException exception) {
+            throw new IllegalStateException(exception);
+        }
+    }
+
+    /** How much memory a piece of work asked for, given back or not (bytes). */
+    private static long takenBy(Runnable work) {
+        var threads = (com.sun.management.ThreadMXBean) ManagementFactory.getThreadMXBean();
+        long before = threads.getCurrentThreadAllocatedBytes();
+        work.run();
+        return threads.getCurrentThreadAllocatedBytes() - before;
+    }
+
+    private static byte[] progressive(BufferedImage image) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
+        try (ImageOutputStream stream = ImageIO.createImageOutputStream(out)) {
+            ImageWriteParam how = writer.getDefaultWriteParam();
+            how.setProgressiveMode(ImageWriteParam.MODE_DEFAULT);
+            writer.setOutput(stream);
+            writer.write(null, new IIOImage(image, null, null), how);
+        } finally {
+            writer.dispose();
+        }
+        return out.toByteArray();
+    }
+
+    /** A PNG with a packed text of so many zeros behind its head (zTXt). */
+    private static byte[] withText(byte[] png, int zeros) {
+        ByteArrayOutputStream chunk = new ByteArrayOutputStream();
+        chunk.writeBytes("zTXtword\0\0".getBytes(StandardCharsets.ISO_8859_1));
+        try (DeflaterOutputStream packed = new DeflaterOutputStream(chunk)) {
+            for (int i = 0; i < zeros; i += 1 << 20) {
+                packed.write(new byte[1 << 20]);
+            }
+        } catch (IOException exception) {
+            throw new IllegalStateException(exception);
+        }
+        CRC32 sum = new CRC32();
+        sum.update(chunk.toByteArray());
+        int head = 33;
+        return ByteBuffer.allocate(png.length + chunk.size() + 8)
+                .put(png, 0, head)
+                .putInt(chunk.size() - 4)
+                .put(chunk.toByteArray())
+                .putInt((int) sum.getValue())
+                .put(png, head, png.length - head)
+                .array();
     }
 
     @ParameterizedTest
