@@ -1,5 +1,6 @@
 package org.stratopneum.web.due;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.DateTimeException;
 import java.time.YearMonth;
@@ -14,8 +15,8 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.platform.site.SiteAddress;
 import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.rider.CurrentRider;
 
@@ -35,12 +36,14 @@ class TodoController {
     private final MonthService months;
     private final DueService matters;
     private final TodoFeeds feeds;
+    private final SiteAddress address;
 
-    TodoController(TodoService service, MonthService months, DueService matters, TodoFeeds feeds) {
+    TodoController(TodoService service, MonthService months, DueService matters, TodoFeeds feeds, SiteAddress address) {
         this.service = service;
         this.months = months;
         this.matters = matters;
         this.feeds = feeds;
+        this.address = address;
     }
 
     @GetMapping("/todo")
@@ -50,26 +53,26 @@ class TodoController {
             @RequestParam(required = false) List<UUID> written,
             @RequestParam(required = false) List<UUID> struck,
             @RequestParam Map<String, String> ride,
+            HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
-        String view = page(new TodoService.Back(marked, done, written, struck), ride, null, model);
+        String view = page(new TodoService.Back(marked, done, written, struck), ride, null, request, model);
         if (((TodoPage) model.getAttribute("page")).ride().form().faulty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         }
         return view;
     }
 
-    private String page(TodoService.Back back, Map<String, String> ride, FormView reminder, Model model) {
+    private String page(
+            TodoService.Back back,
+            Map<String, String> ride,
+            FormView reminder,
+            HttpServletRequest request,
+            Model model) {
         TodoPage page = service.page(back, ride, reminder);
         model.addAttribute("page", page);
         model.addAttribute(
-                "address",
-                page.secret() == null
-                        ? null
-                        : ServletUriComponentsBuilder.fromCurrentContextPath()
-                                .path("/feed.ics")
-                                .queryParam("key", page.secret())
-                                .toUriString());
+                "address", page.secret() == null ? null : address.of(request) + "/feed.ics?key=" + page.secret());
         return "due/todo";
     }
 
@@ -77,6 +80,7 @@ class TodoController {
     String remind(
             @RequestParam UUID newId,
             @RequestParam Map<String, String> typed,
+            HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
         FormView again = matters.remind(newId, typed);
@@ -84,7 +88,7 @@ class TodoController {
             return "redirect:/todo?done=" + newId;
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        return page(TodoService.Back.FRESH, Map.of(), again, model);
+        return page(TodoService.Back.FRESH, Map.of(), again, request, model);
     }
 
     @GetMapping("/todo/month")

@@ -10,7 +10,7 @@ import org.stratopneum.web.rider.SecretLinks;
 
 /** Secret addresses under which calendar programs fetch an agenda. */
 @Service
-class TodoFeeds {
+public class TodoFeeds {
 
     private final FeedMapper mapper;
     private final Logbook logbook;

@@ -10,10 +10,10 @@ import java.net.UnknownHostException;
 import java.util.Enumeration;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.stratopneum.web.platform.site.SiteAddress;
 
 /**
  * Lets a visitor into the demo garage without an account, but only from the machine itself: the peer is loopback, the
@@ -22,7 +22,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
  */
 public class DemoEntry extends OncePerRequestFilter {
 
-    private static final Set<String> LOOPBACK_NAMES = Set.of("localhost", "127.0.0.1", "[::1]");
     private static final List<String> FORWARDING = List.of("forwarded", "via", "x-real-ip");
 
     private final RiderPrincipal demoRider;
@@ -52,7 +51,7 @@ public class DemoEntry extends OncePerRequestFilter {
 
     static boolean isFromThisMachine(HttpServletRequest request) {
         return isLoopbackAddress(request.getRemoteAddr())
-                && isLoopbackName(request.getHeader("Host"))
+                && hasLoopbackName(request.getHeader("Host"))
                 && !wasForwarded(request);
     }
 
@@ -65,12 +64,8 @@ public class DemoEntry extends OncePerRequestFilter {
         }
     }
 
-    private static boolean isLoopbackName(String host) {
-        if (host == null) {
-            return false;
-        }
-        String name = host.toLowerCase(Locale.ROOT).replaceFirst(":\\d{1,5}$", "");
-        return LOOPBACK_NAMES.contains(name);
+    private static boolean hasLoopbackName(String host) {
+        return host != null && SiteAddress.isLoopbackName(host.replaceFirst(":\\d{1,5}$", ""));
     }
 
     private static boolean wasForwarded(HttpServletRequest request) {

@@ -9,9 +9,9 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
-import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
-import org.springframework.security.web.csrf.CsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.stratopneum.web.platform.site.SiteAddress;
 
 /** What may be asked by whom, and what every answer tells the browser to refuse. */
 @Configuration(proxyBeanMethods = false)
@@ -43,6 +43,9 @@ class SecurityConfiguration {
         return withoutExtras(http).build();
     }
 
+    /** Ends a mail by one click in a mail program. */
+    private static final String ONE_CLICK = "/digest/unsubscribe";
+
     /** Pages for which nobody needs to be anybody. */
     private static final String[] OPEN = {
         "/",
@@ -66,6 +69,7 @@ class SecurityConfiguration {
         "/archive-1.schema.json",
         "/keys",
         "/sign-in",
+        "/sign-in/code",
         "/sign-out",
         SignInEntryPoint.WITH_FIELDS,
         "/sign-up",
@@ -74,22 +78,20 @@ class SecurityConfiguration {
         "/feed.ics",
         "/digest/confirm",
         "/digest/stop",
+        ONE_CLICK,
         "/assets/**",
         "/error",
         "/favicon.ico"
     };
 
     @Bean
-    CsrfTokenRepository formTokens() {
-        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
-        tokens.setCookieName("stratopneum-form");
-        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict").httpOnly(true));
-        return tokens;
-    }
-
-    @Bean
     @Order(2)
-    SecurityFilterChain pages(HttpSecurity http, CsrfTokenRepository tokens, Optional<DemoEntry> demoEntry)
+    SecurityFilterChain pages(
+            HttpSecurity http,
+            FormTokens tokens,
+            SessionsThatEnd sessions,
+            SiteAddress address,
+            Optional<DemoEntry> demoEntry)
             throws Exception {
         http.authorizeHttpRequests(requests -> requests.requestMatchers(OPEN)
                         .permitAll()
@@ -97,7 +99,11 @@ class SecurityConfiguration {
                         .permitAll()
                         .anyRequest()
                         .hasAuthority(CurrentRider.AUTHORITY))
-                .csrf(csrf -> csrf.csrfTokenRepository(tokens))
+                .csrf(csrf -> csrf.csrfTokenRepository(tokens)
+                        // by the secret in its address, from programs that have no page of ours (RFC 8058)
+                        .ignoringRequestMatchers(ONE_CLICK))
+                .securityContext(context -> context.securityContextRepository(sessions))
+                .addFilterBefore(new ForeignSites(address), CsrfFilter.class)
                 // no session management here: it would keep the demo rider, who signs in at every request, in a
                 // session,
                 // and renew the form token each time. Signing in (account.Session) begins the session itself

@@ -114,7 +114,7 @@ class OwnershipWalkTest {
     }
 
     /** An id of each kind, by the word with which its addresses begin. */
-    private static Map<String, String> theirs(Guest owner, String bike) {
+    private Map<String, String> theirs(Guest owner, String bike) {
         String wheel = owner.ids("/garage", "/wheels/").get(0);
         Map<String, String> ids = new HashMap<>();
         ids.put("bikes", bike);
@@ -154,6 +154,8 @@ class OwnershipWalkTest {
         owner.upload(entry + "/photos?photo=" + UUID.randomUUID(), "file", "a.png", Pictures.png(3, 2));
         ids.put("photos", owner.ids(entry, "/photos/").get(0));
         owner.post("/tokens", Map.of("newId", UUID.randomUUID().toString(), "name", "Gauge", "read", "on"));
+        new Guest(site).post("/sign-in", Map.of("name", owner.name(), "password", Guest.PASSWORD));
+        ids.put("devices", owner.ids("/account", "/devices/").get(0));
         ids.put("tokens", owner.ids("/tokens", "/tokens/").get(0));
         ids.put(
                 "imports",

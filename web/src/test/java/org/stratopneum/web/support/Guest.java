@@ -15,6 +15,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -130,18 +131,43 @@ public final class Guest {
 
     /** Posts a form, with the token that the pages of this browser would carry. */
     public HttpResponse<String> post(String path, Map<String, String> fields) {
-        String body = String.join(
+        return sendForm(path, body(fields));
+    }
+
+    /** The same with a header that browsers add by themselves. */
+    public HttpResponse<String> postWith(String path, Map<String, String> fields, String header, String value) {
+        return send(form(path, body(fields) + "&_csrf=" + token()).header(header, value));
+    }
+
+    /** The same with cookie and field of another guest's forms, as if somebody had planted both here. */
+    public HttpResponse<String> postWithTokenOf(Guest other, String path, Map<String, String> fields) {
+        String token = other.token();
+        HttpCookie planted = other.cookies().stream()
+                .filter(kept -> kept.getName().equals(TOKEN))
+                .findFirst()
+                .orElseThrow();
+        cookies.getCookieStore().add(URI.create(site.address()), planted);
+        HttpResponse<String> answer = send(form(path, body(fields) + "&_csrf=" + token));
+        cookies.getCookieStore().remove(URI.create(site.address()), planted);
+        return answer;
+    }
+
+    private HttpResponse<String> sendForm(String path, String fields) {
+        return send(form(path, fields + "&_csrf=" + token()));
+    }
+
+    private HttpRequest.Builder form(String path, String body) {
+        return request(path)
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body));
+    }
+
+    private static String body(Map<String, String> fields) {
+        return String.join(
                 "&",
                 fields.entrySet().stream()
                         .map(field -> Site.encode(field.getKey()) + "=" + Site.encode(field.getValue()))
                         .toList());
-        return sendForm(path, body);
-    }
-
-    private HttpResponse<String> sendForm(String path, String fields) {
-        return send(request(path)
-                .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(fields + "&_csrf=" + token())));
     }
 
     /**
@@ -149,23 +175,24 @@ public final class Guest {
      * zeros. That pages carry it and that nothing is taken without it is seen in the browser and by the guard's tests.
      */
     private String token() {
-        String cookie = cookies().stream()
-                .filter(kept -> kept.getName().equals(TOKEN))
-                .map(HttpCookie::getValue)
-                .findFirst()
-                .orElseGet(this::firstToken);
+        String cookie = formCookie().orElseGet(this::firstToken);
         byte[] plain = cookie.getBytes(StandardCharsets.UTF_8);
         byte[] masked = new byte[2 * plain.length];
         System.arraycopy(plain, 0, masked, plain.length, plain.length);
         return Base64.getUrlEncoder().withoutPadding().encodeToString(masked);
     }
 
+    /** Signed by the application, so a page must have been seen. */
     private String firstToken() {
-        HttpCookie cookie = new HttpCookie(TOKEN, UUID.randomUUID().toString());
-        cookie.setPath("/");
-        cookie.setVersion(0);
-        cookies.getCookieStore().add(URI.create(site.address()), cookie);
-        return cookie.getValue();
+        get("/sign-in");
+        return formCookie().orElseThrow();
+    }
+
+    private Optional<String> formCookie() {
+        return cookies().stream()
+                .filter(kept -> kept.getName().equals(TOKEN))
+                .map(HttpCookie::getValue)
+                .findFirst();
     }
 
     /** Sends an entry as the page beside the trail does: with the token that came with what the device keeps. */

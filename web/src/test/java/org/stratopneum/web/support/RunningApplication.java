@@ -111,7 +111,7 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
         started(context)
                 .context()
                 .getBean(JdbcTemplate.class)
-                .update("delete from visits.sign_in_guard where key like 'new %'");
+                .update("delete from visits.sign_in_guard where key = 'new 127.0.0.1'");
     }
 
     private static Started started(ExtensionContext context) {

@@ -14,7 +14,7 @@ import org.apache.ibatis.annotations.Update;
 interface AccountMapper {
 
     /** An account as its owner sees it. */
-    record Row(String name, String nameKey, String passwordHash, String email, int codesLeft) {}
+    record Row(String name, String nameKey, String passwordHash, String email, int codes, int codesLeft) {}
 
     /** What signing in needs to know of a name. */
     record Key(UUID riderId, String passwordHash) {}
@@ -31,10 +31,15 @@ interface AccountMapper {
 
     @Select("""
             select name, name_key, password_hash, email,
+                   (select count(*)::integer from recovery_code) as codes,
                    (select count(*)::integer from recovery_code where used_at is null) as codes_left
             from account
             """)
     Optional<Row> own();
+
+    /** The same, for whoever changes it next; another who asks so waits. */
+    @Select("select 1 from account for update")
+    Integer hold();
 
     @Update("update account set password_hash = #{passwordHash}, version = version + 1")
     void changePassword(String passwordHash);
@@ -47,6 +52,9 @@ interface AccountMapper {
 
     @Insert("insert into recovery_code (code_hash) values (#{hash})")
     void addCode(String hash);
+
+    @Select("select exists (select 1 from recovery_code where code_hash = #{hash} and used_at is null)")
+    boolean hasCode(String hash);
 
     @Update("update recovery_code set used_at = #{at} where code_hash = #{hash} and used_at is null")
     int useCode(String hash, Instant at);

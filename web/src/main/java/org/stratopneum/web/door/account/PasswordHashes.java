@@ -1,44 +1,57 @@
 package org.stratopneum.web.door.account;
 
+import java.time.Duration;
 import java.util.UUID;
-import java.util.concurrent.Semaphore;
-import java.util.function.Supplier;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
+import org.stratopneum.web.platform.fault.BusyException;
+import org.stratopneum.web.platform.fault.Turns;
 
 /**
- * Hashes passwords with Argon2id. Each hash takes 16 MB and some time on purpose, so only a few are made at once: a crowd
- * at the door must wait its turn and cannot take the server's memory.
+ * Hashes passwords with Argon2id: 19 MiB, two rounds, one lane, a set of parameters of the OWASP Password Storage Cheat
+ * Sheet. Each hash takes that memory and some time on purpose, so only a few are made at once and a few wait; whoever
+ * comes beyond these is told to come back, and other riders' pages go on.
  */
 @Component
 class PasswordHashes {
 
     private static final int AT_ONCE = 2;
+    private static final int WAITING = 6;
+    private static final Duration PATIENCE = Duration.ofSeconds(2);
 
-    private final PasswordEncoder encoder = Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8();
-    private final Semaphore turns = new Semaphore(AT_ONCE, true);
+    private static final int SALT_BYTES = 16;
+    private static final int HASH_BYTES = 32;
+    private static final int LANES = 1;
+    private static final int MEMORY_KIB = 19 << 10;
+    private static final int ROUNDS = 2;
+
+    private final PasswordEncoder encoder =
+            new Argon2PasswordEncoder(SALT_BYTES, HASH_BYTES, LANES, MEMORY_KIB, ROUNDS);
+    private final Turns turns = new Turns(AT_ONCE, WAITING, PATIENCE);
 
     /** Compared when a name is unknown, so that its answer takes as long as that of a known one. */
     private final String nobodys = encoder.encode(UUID.randomUUID().toString());
 
+    /** @throws BusyException when too many ask */
     String of(String password) {
-        return inTurn(() -> encoder.encode(password));
+        return turns.take(() -> encoder.encode(password));
     }
 
-    /** @param hash the kept hash, or null for a name that is unknown */
+    /**
+     * Whether a password is the one of a hash.
+     *
+     * @param hash the kept hash, or null for a name that is unknown
+     * @throws BusyException when too many ask
+     */
     boolean match(String password, String hash) {
         // nobody has a longer one, and hashing a book would take the server's time
         boolean sensible = password.length() <= 2 * PasswordRules.LONGEST;
-        return inTurn(() -> encoder.matches(sensible ? password : "", hash == null ? nobodys : hash));
+        return turns.take(() -> encoder.matches(sensible ? password : "", hash == null ? nobodys : hash));
     }
 
-    private <T> T inTurn(Supplier<T> work) {
-        turns.acquireUninterruptibly();
-        try {
-            return work.get();
-        } finally {
-            turns.release();
-        }
+    /** Whether a hash was made when less was thought enough. */
+    boolean isOld(String hash) {
+        return encoder.upgradeEncoding(hash);
     }
 }

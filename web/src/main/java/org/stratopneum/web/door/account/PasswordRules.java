@@ -5,13 +5,16 @@ import java.util.List;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 
-/** How long a password is, and how hard to guess. Length is a rule; strength is said and left to the rider. */
+/** How long a password is, and how hard to guess: what a program would guess within a day is refused. */
 final class PasswordRules {
 
     static final int SHORTEST = 12;
     static final int LONGEST = 128;
 
-    /** How hard a password is to guess. */
+    /** The meter's time grows with the square of the length; what is strong so far stays strong. */
+    private static final int MEASURED = 64;
+
+    /** How hard a password is to guess; the meter's own steps, 0 to 4. */
     enum Strength {
         POOR,
         WEAK,
@@ -24,18 +27,21 @@ final class PasswordRules {
 
     private PasswordRules() {}
 
-    static void check(String field, String password, Problems problems) {
+    /** @param known words that an attacker would try first, such as the rider's name */
+    static void check(String field, String password, List<String> known, Problems problems) {
         int length = password.codePointCount(0, password.length());
         if (length < SHORTEST) {
             problems.add(new Problem(field, "too-short", (double) SHORTEST, (double) length, null));
         } else if (length > LONGEST) {
             problems.add(new Problem(field, "too-long", (double) LONGEST, (double) length, null));
+        } else if (strengthOf(password, known).compareTo(Strength.GOOD) < 0) {
+            problems.add(Problem.of(field, "too-guessable"));
         }
     }
 
     /** @param known words that an attacker would try first, such as the rider's name */
     static Strength strengthOf(String password, List<String> known) {
-        String head = password.length() > LONGEST ? password.substring(0, LONGEST) : password;
+        String head = password.length() > MEASURED ? password.substring(0, MEASURED) : password;
         return Strength.values()[METER.measure(head, known).getScore()];
     }
 }

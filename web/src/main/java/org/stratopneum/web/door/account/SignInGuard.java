@@ -1,101 +1,161 @@
 package org.stratopneum.web.door.account;
 
+import java.net.Inet6Address;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.UUID;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Propagation;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Slows guessing, and making accounts by the hundred: after some failures in a row, a name or an address has to wait before it is heard again, twice as long
- * each time. Names that do not exist are treated alike. A day without failures is forgotten.
+ * Slows guessing, and making accounts by the hundred: after some tries in a row whoever tries has to wait before they
+ * are heard again, twice as long each time. A try is counted before the password is looked at, and taken back where it
+ * was right. Names that do not exist are treated alike. A day without tries is forgotten.
+ *
+ * <p>Strangers are counted by network, by name and by both; a device that its rider has used before, and a session, are
+ * counted by themselves. So nobody else's guesses keep a rider out, but from a device that they have never used.
  */
 @Component
 class SignInGuard {
 
-    /** Failures that cost nothing: a rider may mistype, many riders may share an address. */
-    private static final int FREE_FOR_A_NAME = 3;
+    /** Tries that cost nothing: a rider may mistype. */
+    private static final int FREE = 3;
 
-    private static final int FREE_FOR_AN_ADDRESS = 30;
+    /** Many riders may share a network. */
+    private static final int FREE_FOR_A_NETWORK = 30;
 
-    /** Accounts that an address makes without waiting; a club may share one. */
+    /** For one name, however many networks guess at it: no more than a hundred in an hour (OWASP ASVS 4.0.3, 2.2.1). */
+    private static final int FREE_FOR_A_NAME = 60;
+
+    private static final Duration BETWEEN_FOR_A_NAME = Duration.ofMinutes(2);
+
+    /** Accounts that a network makes without waiting; a club may share one. */
     private static final int FREE_ACCOUNTS = 200;
 
     private static final Duration FIRST_WAIT = Duration.ofSeconds(2);
     private static final Duration LONGEST_WAIT = Duration.ofMinutes(15);
     private static final Duration FORGOTTEN_AFTER = Duration.ofDays(1);
 
+    /** Bytes of an IPv6 address that are its network's. */
+    private static final int NETWORK_BYTES = 8;
+
     private final GuardMapper mapper;
     private final Clock clock;
+    private final TransactionTemplate alone;
 
-    SignInGuard(GuardMapper mapper, Clock clock) {
+    SignInGuard(GuardMapper mapper, Clock clock, PlatformTransactionManager transactions) {
         this.mapper = mapper;
         this.clock = clock;
+        this.alone = new TransactionTemplate(transactions);
+        alone.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
     }
 
-    /** How long {@code name} from {@code address} must still wait; zero when it is heard. */
-    @Transactional(readOnly = true)
-    public Duration waitFor(String name, String address) {
-        Duration forName = wait(nameKey(name), FREE_FOR_A_NAME);
-        Duration forAddress = wait(addressKey(address), FREE_FOR_AN_ADDRESS);
-        return forName.compareTo(forAddress) > 0 ? forName : forAddress;
-    }
+    /**
+     * What is counted together.
+     *
+     * @param free tries that cost nothing
+     * @param longestS the longest pause (s)
+     * @param shared whether others are counted with it, so that one success does not forget their failures
+     */
+    record Limit(String key, int free, double longestS, boolean shared) {}
 
-    private Duration wait(String key, int free) {
-        Instant now = clock.instant();
-        return mapper.failures(key)
-                .filter(found -> found.lastFailure().isAfter(now.minus(FORGOTTEN_AFTER)))
-                .map(found -> Duration.between(now, found.lastFailure().plus(pause(found.failures(), free))))
-                .filter(left -> !left.isNegative())
-                .orElse(Duration.ZERO);
-    }
+    /** The limits that a try stands under, the widest first. */
+    record Try(List<Limit> limits) {
 
-    /** The pause after {@code failures}, of which {@code free} cost nothing. */
-    static Duration pause(int failures, int free) {
-        int doublings = failures - free;
-        if (doublings < 0) {
-            return Duration.ZERO;
+        /** Somebody on a device that the rider of this name has never used. */
+        static Try ofStranger(String nameKey, String address) {
+            String network = network(address);
+            return new Try(List.of(
+                    limit("from " + network, FREE_FOR_A_NETWORK, LONGEST_WAIT, true),
+                    limit("name " + nameKey, FREE_FOR_A_NAME, BETWEEN_FOR_A_NAME, true),
+                    limit("name " + nameKey + " from " + network, FREE, LONGEST_WAIT, false)));
         }
-        Duration pause = doublings > 20 ? LONGEST_WAIT : FIRST_WAIT.multipliedBy(1L << doublings);
-        return pause.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : pause;
+
+        static Try ofDevice(String device) {
+            return new Try(List.of(limit("device " + device, FREE, LONGEST_WAIT, false)));
+        }
+
+        /** Whoever is signed in as {@code rider}. */
+        static Try ofRider(UUID rider) {
+            return new Try(List.of(limit("rider " + rider, FREE, LONGEST_WAIT, false)));
+        }
+
+        /** A code of the second step, by whoever knows the password. */
+        static Try ofSecondStep(UUID rider) {
+            return new Try(List.of(limit("second " + rider, FREE, LONGEST_WAIT, false)));
+        }
+
+        /** Making an account; it never succeeds in the sense of this guard: each counts. */
+        static Try ofNewAccount(String address) {
+            return new Try(List.of(limit("new " + network(address), FREE_ACCOUNTS, LONGEST_WAIT, true)));
+        }
+
+        private static Limit limit(String key, int free, Duration longest, boolean shared) {
+            return new Limit(key, free, longest.toSeconds(), shared);
+        }
     }
 
-    @Transactional(propagation = Propagation.REQUIRES_NEW)
-    public void failed(String name, String address) {
-        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
-        mapper.fail(nameKey(name), now, now.minus(FORGOTTEN_AFTER));
-        mapper.fail(addressKey(address), now, now.minus(FORGOTTEN_AFTER));
+    /** An IPv4 address, or what a provider gives to a household of IPv6 (/64). */
+    private static String network(String address) {
+        try {
+            // a literal address: nothing is looked up
+            InetAddress literal = address.matches("[0-9a-fA-F.:]+") ? InetAddress.getByName(address) : null;
+            return literal instanceof Inet6Address
+                    ? HexFormat.of().formatHex(Arrays.copyOf(literal.getAddress(), NETWORK_BYTES))
+                    : address;
+        } catch (UnknownHostException exception) {
+            return address;
+        }
     }
 
-    @Transactional(propagation = Propagation.REQUIRES_NEW)
-    public void succeeded(String name) {
-        mapper.succeed(nameKey(name), clock.instant().minus(FORGOTTEN_AFTER));
+    /** Counts a try that is about to be made. @return how long it must still wait; zero where it is heard */
+    Duration reserve(Try wanted) {
+        Instant now = now();
+        return alone.execute(status -> {
+            for (Limit limit : wanted.limits()) {
+                if (mapper.reserve(limit, now, now.minus(FORGOTTEN_AFTER), FIRST_WAIT.toSeconds()) == 0) {
+                    status.setRollbackOnly();
+                    return wait(limit, now);
+                }
+            }
+            return Duration.ZERO;
+        });
     }
 
-    /** How long {@code address} must wait before it makes another account. */
-    @Transactional(readOnly = true)
-    public Duration waitToSignUp(String address) {
-        return wait(newKey(address), FREE_ACCOUNTS);
+    private Duration wait(Limit limit, Instant now) {
+        Duration left = mapper.heardFrom(limit.key())
+                .map(from -> Duration.between(now, from))
+                .orElse(Duration.ZERO);
+        return left.compareTo(Duration.ofMillis(1)) < 0 ? Duration.ofMillis(1) : left;
     }
 
-    /** Counts an account that was made from {@code address}. */
-    @Transactional(propagation = Propagation.REQUIRES_NEW)
-    public void signedUp(String address) {
-        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
-        mapper.fail(newKey(address), now, now.minus(FORGOTTEN_AFTER));
+    /** The try was right. */
+    void succeeded(Try made) {
+        Instant before = now().minus(FORGOTTEN_AFTER);
+        alone.executeWithoutResult(status -> made.limits().forEach(limit -> {
+            if (limit.shared()) {
+                mapper.giveBack(limit.key());
+            } else {
+                mapper.forget(limit.key(), before);
+            }
+        }));
     }
 
-    private static String newKey(String address) {
-        return "new " + address;
+    /** The try was not made after all. */
+    void takeBack(Try reserved) {
+        alone.executeWithoutResult(status -> reserved.limits().forEach(limit -> mapper.giveBack(limit.key())));
     }
 
-    private static String nameKey(String name) {
-        return "name " + name;
-    }
-
-    private static String addressKey(String address) {
-        return "from " + address;
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MICROS);
     }
 }

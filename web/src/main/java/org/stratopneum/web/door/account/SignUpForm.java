@@ -52,7 +52,7 @@ record SignUpForm(String name, String password, String email, String zone, Strin
         if (accountName.isEmpty()) {
             problems.add(Problem.of("name", "not-a-name"));
         }
-        PasswordRules.check("password", password, problems);
+        PasswordRules.check("password", password, List.of(name, email), problems);
         Optional<String> address = email(email, problems);
         Optional<PressureUnit> gauge = List.of(PressureUnit.values()).stream()
                 .filter(known -> known.name().equals(unit))

@@ -2,6 +2,7 @@ package org.stratopneum.web.platform.mail;
 
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import org.stratopneum.web.platform.site.SiteAddress;
 
 /** Where mail goes, who sends it, and where its links lead. */
 @Component
@@ -12,7 +13,7 @@ class MailSettings {
     private final String user;
     private final String password;
     private final String from;
-    private final String site;
+    private final SiteAddress address;
 
     MailSettings(
             @Value("${stratopneum.mail.host:}") String host,
@@ -20,13 +21,13 @@ class MailSettings {
             @Value("${stratopneum.mail.user:}") String user,
             @Value("${stratopneum.mail.password:}") String password,
             @Value("${stratopneum.mail.from:stratopneum@localhost}") String from,
-            @Value("${stratopneum.address:http://127.0.0.1:${server.port}}") String site) {
+            SiteAddress address) {
         this.host = host;
         this.port = port;
         this.user = user;
         this.password = password;
         this.from = from;
-        this.site = site;
+        this.address = address;
     }
 
     /** Whether mail goes to the simulated server. */
@@ -55,6 +56,6 @@ class MailSettings {
     }
 
     String site() {
-        return site;
+        return address.outside();
     }
 }

@@ -1,5 +1,6 @@
 package org.stratopneum.web.rider.tokens;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.UUID;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.stratopneum.web.rider.RiderPrincipal;
+import org.stratopneum.web.rider.activity.Caller;
 
 /** The signed-in rider's tokens. Whoever looks round in the demo makes none and is led to the door. */
 @Controller
@@ -45,12 +47,13 @@ class TokenController {
             @AuthenticationPrincipal RiderPrincipal rider,
             @RequestParam UUID newId,
             @RequestParam Map<String, String> typed,
+            HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
         if (rider.demo()) {
             return TO_THE_DOOR;
         }
-        TokenService.Page page = service.make(newId, typed);
+        TokenService.Page page = service.make(newId, typed, Caller.of(request));
         if (page.form().faulty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         }
@@ -61,8 +64,8 @@ class TokenController {
     }
 
     @PostMapping("/tokens/{id}/revoke")
-    String revoke(@PathVariable UUID id) {
-        service.revoke(id);
+    String revoke(@PathVariable UUID id, HttpServletRequest request) {
+        service.revoke(id, Caller.of(request));
         return "redirect:/tokens?revoked=true";
     }
 }

@@ -13,6 +13,9 @@ import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.ProblemWording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.rider.activity.AccountEvent;
+import org.stratopneum.web.rider.activity.Activity;
+import org.stratopneum.web.rider.activity.Caller;
 
 /** Lays the page of tokens out. */
 @Service
@@ -20,11 +23,13 @@ class TokenService {
 
     private final Tokens tokens;
     private final Riders riders;
+    private final Activity activity;
     private final ProblemWording problemWording;
 
-    TokenService(Tokens tokens, Riders riders, ProblemWording problemWording) {
+    TokenService(Tokens tokens, Riders riders, Activity activity, ProblemWording problemWording) {
         this.tokens = tokens;
         this.riders = riders;
+        this.activity = activity;
         this.problemWording = problemWording;
     }
 
@@ -63,7 +68,7 @@ class TokenService {
     }
 
     @Transactional(noRollbackFor = InvalidInputException.class)
-    Page make(UUID id, Map<String, String> typed) {
+    Page make(UUID id, Map<String, String> typed, Caller caller) {
         FormReader reader = new FormReader(typed);
         String name = reader.requiredName("name", Token.NAME).orElse("");
         boolean read = reader.ticked("read");
@@ -74,6 +79,7 @@ class TokenService {
         if (reader.problems().isEmpty()) {
             try {
                 String fresh = tokens.make(id, name, read, append);
+                activity.note(AccountEvent.Kind.TOKEN_MADE, caller);
                 return page(new FormView(Map.of("read", "on", "append", "on"), Map.of()), fresh);
             } catch (InvalidInputException refused) {
                 refused.problems().forEach(reader::add);
@@ -84,7 +90,8 @@ class TokenService {
     }
 
     @Transactional
-    void revoke(UUID id) {
+    void revoke(UUID id, Caller caller) {
         tokens.revoke(id);
+        activity.note(AccountEvent.Kind.TOKEN_REVOKED, caller);
     }
 }

@@ -21,7 +21,7 @@ import org.stratopneum.web.rider.SecretLinks;
  * them; a password would need a slow one.
  */
 @Service
-class Tokens {
+public class Tokens {
 
     private static final int MOST = 20;
 
@@ -34,7 +34,7 @@ class Tokens {
     }
 
     @Transactional(readOnly = true)
-    List<Token> all() {
+    public List<Token> all() {
         return mapper.all();
     }
 
@@ -59,7 +59,7 @@ class Tokens {
 
     /** @throws NotThereException when this rider has no such token */
     @Transactional
-    void revoke(UUID id) {
+    public void revoke(UUID id) {
         if (mapper.revoke(id, clock.instant()) == 0) {
             throw new NotThereException();
         }

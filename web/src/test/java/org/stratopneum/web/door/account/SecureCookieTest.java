@@ -56,8 +56,10 @@ class SecureCookieTest {
             String address = RunningApplication.siteOf(secure).address().replace("http:", "https:");
             List<String> cookies = signUp(HttpClient.newBuilder().sslContext(trusting(keys)), address);
             assertThat(cookies)
-                    .anyMatch(cookie -> cookie.startsWith("stratopneum-session="))
-                    .anyMatch(cookie -> cookie.startsWith("stratopneum-form="))
+                    .anyMatch(cookie -> cookie.startsWith("__Host-stratopneum-session="))
+                    .anyMatch(cookie -> cookie.startsWith("__Host-stratopneum-form="))
+                    .anyMatch(cookie -> cookie.startsWith("__Host-stratopneum-device="))
+                    .allMatch(cookie -> cookie.contains("Path=/") && !cookie.contains("Domain"))
                     .allMatch(cookie -> cookie.contains("Secure") && cookie.contains("HttpOnly"));
         }
     }

@@ -72,6 +72,7 @@ class BackupTest {
                 assertThat(lines(there.get("/log").body()))
                         .as("who is signed in stays behind")
                         .isNotEqualTo(lines(log));
+                there.get("/sign-in");
                 there.post("/sign-in", Map.of("name", name.group(), "password", "lichen on the north wall"));
                 assertThat(lines(there.get("/log").body()))
                         .isEqualTo(lines(log))
