@@ -8,7 +8,6 @@ import org.springframework.core.annotation.Order;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.stratopneum.web.platform.site.SiteAddress;
@@ -104,11 +103,12 @@ class SecurityConfiguration {
                         .ignoringRequestMatchers(ONE_CLICK))
                 .securityContext(context -> context.securityContextRepository(sessions))
                 .addFilterBefore(new ForeignSites(address), CsrfFilter.class)
+                .addFilterBefore(UploadGate.ofFiles(), CsrfFilter.class)
                 // no session management here: it would keep the demo rider, who signs in at every request, in a
                 // session,
                 // and renew the form token each time. Signing in (account.Session) begins the session itself
                 .exceptionHandling(handling -> handling.authenticationEntryPoint(new SignInEntryPoint()));
-        demoEntry.ifPresent(filter -> http.addFilterBefore(filter, AnonymousAuthenticationFilter.class));
+        demoEntry.ifPresent(filter -> http.addFilterBefore(filter, ForeignSites.class));
         return withoutExtras(http).build();
     }
 

@@ -1,20 +1,16 @@
 package org.stratopneum.web.door.account;
 
-import java.net.Inet6Address;
-import java.net.InetAddress;
-import java.net.UnknownHostException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.Arrays;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.stratopneum.web.platform.site.Networks;
 
 /**
  * Slows guessing, and making accounts by the hundred: after some tries in a row whoever tries has to wait before they
@@ -45,9 +41,6 @@ class SignInGuard {
     private static final Duration LONGEST_WAIT = Duration.ofMinutes(15);
     private static final Duration FORGOTTEN_AFTER = Duration.ofDays(1);
 
-    /** Bytes of an IPv6 address that are its network's. */
-    private static final int NETWORK_BYTES = 8;
-
     private final GuardMapper mapper;
     private final Clock clock;
     private final TransactionTemplate alone;
@@ -73,7 +66,7 @@ class SignInGuard {
 
         /** Somebody on a device that the rider of this name has never used. */
         static Try ofStranger(String nameKey, String address) {
-            String network = network(address);
+            String network = Networks.of(address);
             return new Try(List.of(
                     limit("from " + network, FREE_FOR_A_NETWORK, LONGEST_WAIT, true),
                     limit("name " + nameKey, FREE_FOR_A_NAME, BETWEEN_FOR_A_NAME, true),
@@ -96,24 +89,11 @@ class SignInGuard {
 
         /** Making an account; it never succeeds in the sense of this guard: each counts. */
         static Try ofNewAccount(String address) {
-            return new Try(List.of(limit("new " + network(address), FREE_ACCOUNTS, LONGEST_WAIT, true)));
+            return new Try(List.of(limit("new " + Networks.of(address), FREE_ACCOUNTS, LONGEST_WAIT, true)));
         }
 
         private static Limit limit(String key, int free, Duration longest, boolean shared) {
             return new Limit(key, free, longest.toSeconds(), shared);
-        }
-    }
-
-    /** An IPv4 address, or what a provider gives to a household of IPv6 (/64). */
-    private static String network(String address) {
-        try {
-            // a literal address: nothing is looked up
-            InetAddress literal = address.matches("[0-9a-fA-F.:]+") ? InetAddress.getByName(address) : null;
-            return literal instanceof Inet6Address
-                    ? HexFormat.of().formatHex(Arrays.copyOf(literal.getAddress(), NETWORK_BYTES))
-                    : address;
-        } catch (UnknownHostException exception) {
-            return address;
         }
     }
 

@@ -2,6 +2,7 @@ package org.stratopneum.web.door.page;
 
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Set;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -17,6 +18,9 @@ class ErrorPages implements ErrorController {
 
     static final String API = "/api/";
 
+    /** What there are words of its own for. */
+    private static final Set<Integer> EXPLAINED = Set.of(403, 404, 408, 409, 413, 503);
+
     @RequestMapping("/error")
     Object error(HttpServletRequest request) {
         HttpStatus status = statusOf(request);
@@ -27,7 +31,7 @@ class ErrorPages implements ErrorController {
                     .body(ProblemDetail.forStatus(status));
         }
         ModelAndView page = new ModelAndView("error", status);
-        page.addObject("status", status.value());
+        page.addObject("kind", EXPLAINED.contains(status.value()) ? String.valueOf(status.value()) : "other");
         return page;
     }
 

@@ -13,8 +13,10 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.stratopneum.web.platform.wording.Wording;
+import org.stratopneum.web.rider.UploadGate;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What a token is needed for. A cookie opens nothing here, so no form of another site does either. */
@@ -34,6 +36,7 @@ class TokenSecurity {
     SecurityFilterChain logForScripts(HttpSecurity http, Tokens tokens) throws Exception {
         return http.securityMatcher("/api/v1/log", "/api/v1/log/**")
                 .addFilterBefore(new TokenEntry(tokens), AnonymousAuthenticationFilter.class)
+                .addFilterAfter(UploadGate.ofScripts(), AuthorizationFilter.class)
                 .authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.GET)
                         .hasAuthority(TokenEntry.READ)
                         .requestMatchers(HttpMethod.POST)
