@@ -48,3 +48,16 @@ begin
 end
 $$;
 grant select, insert, update, delete on account_event, second_step to ${appRole};
+
+-- What a rider has sent on a day (of UTC): files and their bytes, and rows that were read of them.
+create table sent_on_day (
+  owner  uuid not null default current_rider() references rider on delete cascade,
+  day    date not null,
+  files  integer not null default 0,
+  bytes  bigint not null default 0,
+  rows   bigint not null default 0,
+  primary key (owner, day)
+);
+alter table sent_on_day enable row level security;
+create policy own_rows on sent_on_day using (owner = current_rider()) with check (owner = current_rider());
+grant select, insert, update, delete on sent_on_day to ${appRole};

@@ -1,9 +1,13 @@
 package org.stratopneum.web.due;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -19,7 +23,6 @@ import org.stratopneum.web.intake.Importer;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Wording;
-import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 
 /** Brings planned rides and events in from a calendar: each chosen one is a reminder on its day. */
@@ -28,8 +31,8 @@ class CalendarImporter implements Importer {
 
     private static final String TAKE = "take-";
 
-    /** Nothing is brought in unseen: what is later stays out. */
-    private static final int SHOWN = 200;
+    private static final int CALENDARS = 20;
+    private static final Duration REMEMBERED = Duration.ofMinutes(10);
 
     private final FollowUpMapper mapper;
     private final ImportedItems brought;
@@ -59,12 +62,26 @@ class CalendarImporter implements Importer {
                 .startsWith("BEGIN:VCALENDAR");
     }
 
+    /** What was found in a calendar of a rider on a day. */
+    private record Looked(UUID file, ZoneId zone, LocalDate today) {}
+
+    /** A calendar is read once, and not for every page that shows it. */
+    private final Cache<Looked, PlannedDays.Found> known = Caffeine.newBuilder()
+            .maximumSize(CALENDARS)
+            .expireAfterAccess(REMEMBERED)
+            .build();
+
     private PlannedDays.Found found(Source file) throws IOException {
-        Rider rider = riders.self();
-        LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
-        try (InputStream in = file.open()) {
-            return PlannedDays.read(in, rider.zoneId(), today);
+        ZoneId zone = riders.self().zoneId();
+        Looked looked = new Looked(file.id(), zone, LocalDate.ofInstant(logbook.now(), zone));
+        PlannedDays.Found found = known.getIfPresent(looked);
+        if (found == null) {
+            try (InputStream in = file.open()) {
+                found = PlannedDays.read(in, zone, looked.today());
+            }
+            known.put(looked, found);
         }
+        return found;
     }
 
     /** Everything is chosen at first. */
@@ -72,7 +89,7 @@ class CalendarImporter implements Importer {
     public Map<String, String> guess(Source file) throws IOException {
         Map<String, String> settings = new TreeMap<>();
         try {
-            found(file).planned().stream().limit(SHOWN).forEach(planned -> settings.put(TAKE + planned.id(), "on"));
+            found(file).planned().stream().forEach(planned -> settings.put(TAKE + planned.id(), "on"));
         } catch (PlannedDays.NoCalendarException none) {
             // that is told where it is read
         }
@@ -86,7 +103,6 @@ class CalendarImporter implements Importer {
             return new ImportForm(
                     List.of(),
                     found.planned().stream()
-                            .limit(SHOWN)
                             .map(planned -> new ImportForm.Tick(
                                     TAKE + planned.id(), DateText.date(planned.day()) + " · " + planned.what()))
                             .toList(),
@@ -97,9 +113,9 @@ class CalendarImporter implements Importer {
     }
 
     private List<String> said(PlannedDays.Found found) {
-        String all = wording.text("import.calendar.says", found.planned().size(), found.over());
-        return found.planned().size() > SHOWN
-                ? List.of(all, wording.text("import.calendar.first", SHOWN))
+        String all = wording.text("import.calendar.says", found.all(), found.over());
+        return found.all() > PlannedDays.SHOWN
+                ? List.of(all, wording.text("import.calendar.first", PlannedDays.SHOWN))
                 : List.of(all);
     }
 

@@ -56,11 +56,15 @@ final class PlannedDays {
      */
     record Planned(UUID id, LocalDate day, String what) {}
 
+    /** Nothing is brought in unseen, and nobody reads more lines than these. */
+    static final int SHOWN = 200;
+
     /**
+     * @param planned earliest first, no more than are shown
+     * @param all how many there are
      * @param over how many events lie behind
-     * @param planned earliest first
      */
-    record Found(List<Planned> planned, int over) {}
+    record Found(List<Planned> planned, int all, int over) {}
 
     /** It is no calendar, or a broken one. */
     static final class NoCalendarException extends IOException {
@@ -97,7 +101,7 @@ final class PlannedDays {
             }
         }
         planned.sort(Comparator.comparing(Planned::day).thenComparing(Planned::what));
-        return new Found(planned, over);
+        return new Found(List.copyOf(planned.subList(0, Math.min(SHOWN, planned.size()))), planned.size(), over);
     }
 
     private static String text(VEvent event, String property) {

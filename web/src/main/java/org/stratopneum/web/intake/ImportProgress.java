@@ -17,18 +17,33 @@ public final class ImportProgress {
     private static final int EVERY = 1000;
 
     private final Listener listener;
+    private final long most;
+    private final String tooMany;
     private final List<ImportFault> faults = new ArrayList<>();
     private int faultCount;
     private int rows;
     private int added;
     private int repeated;
 
-    public ImportProgress(Listener listener) {
+    /**
+     * @param most rows that may be read
+     * @param tooMany what is said where there are more
+     */
+    public ImportProgress(Listener listener, long most, String tooMany) {
         this.listener = listener;
+        this.most = most;
+        this.tooMany = tooMany;
     }
 
-    /** One more row was read. */
+    /**
+     * One more row was read.
+     *
+     * @throws ImportStoppedException when it is one too many
+     */
     public void row() {
+        if (rows >= most) {
+            throw new ImportStoppedException("", tooMany);
+        }
         rows++;
         if (rows % EVERY == 0) {
             listener.at(rows);

@@ -24,9 +24,10 @@ import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.RiderPrincipal;
+import org.stratopneum.web.rider.quota.Quota;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Reads files in the background, one after the other, each in one transaction; tells in others how far it is. */
+/** Reads files in the background, a few at once, each in one transaction; tells in others how far it is. */
 @Component
 class ImportWorker {
 
@@ -35,9 +36,14 @@ class ImportWorker {
     private static final int PATIENCE_S = 20;
     private static final int MANY = 1000;
 
-    private final ExecutorService thread = Executors.newSingleThreadExecutor(task -> new Thread(task, "imports"));
+    /** Each has a connection to the database, of which pages need most. */
+    private static final int AT_ONCE = 3;
+
+    private final ExecutorService threads = Executors.newFixedThreadPool(AT_ONCE, task -> new Thread(task, "imports"));
+    private final FairTurns turns = new FairTurns(threads);
     private final ImportMapper mapper;
     private final ObjectProvider<Importer> importers;
+    private final Quota quota;
     private final Logbook logbook;
     private final Wording wording;
     private final JsonMapper json;
@@ -47,12 +53,14 @@ class ImportWorker {
     ImportWorker(
             ImportMapper mapper,
             ObjectProvider<Importer> importers,
+            Quota quota,
             Logbook logbook,
             Wording wording,
             JsonMapper json,
             PlatformTransactionManager transactions) {
         this.mapper = mapper;
         this.importers = importers;
+        this.quota = quota;
         this.logbook = logbook;
         this.wording = wording;
         this.json = json;
@@ -68,7 +76,7 @@ class ImportWorker {
 
     void begin(ImportRun run, Map<String, String> settings, boolean dry) {
         RiderPrincipal rider = new RiderPrincipal(CurrentRider.id().orElseThrow(), false);
-        thread.execute(() -> CurrentRider.runAs(rider, () -> read(run, settings, dry)));
+        turns.add(rider.riderId(), () -> CurrentRider.runAs(rider, () -> read(run, settings, dry)));
     }
 
     private void read(ImportRun run, Map<String, String> settings, boolean dry) {
@@ -89,10 +97,13 @@ class ImportWorker {
                 }
                 return read;
             });
-        } catch (RuntimeException broken) {
+        } catch (RuntimeException | StackOverflowError | OutOfMemoryError broken) {
+            // whatever a file does to its reading, the next one is read
             LOG.error("Import {} broke off", run.id(), broken);
             result = new ImportResult(0, 0, 0, 1, List.of(new ImportFault("", wording.text("import.broken"))));
         }
+        int rows = result.rows();
+        alone.executeWithoutResult(status -> quota.rows(rows));
         if (dry || !result.fine()) {
             ImportResult told = result;
             ImportRun.State state = result.fine() ? ImportRun.State.CHECKED : ImportRun.State.FAILED;
@@ -106,7 +117,7 @@ class ImportWorker {
                 importers.stream().collect(Collectors.toMap(Importer::format, Function.identity()));
         Pieces file = new Pieces(mapper, run);
         Beat beat = new Beat(run.id(), file);
-        ImportProgress progress = new ImportProgress(beat);
+        ImportProgress progress = new ImportProgress(beat, quota.rowsLeft(), wording.text("import.rows-of-today"));
         try {
             byFormat.get(run.format()).read(file, settings, run.id(), progress);
         } catch (ImportStoppedException stopped) {
@@ -141,7 +152,7 @@ class ImportWorker {
 
     @PreDestroy
     void stop() throws InterruptedException {
-        thread.shutdownNow();
-        thread.awaitTermination(PATIENCE_S, TimeUnit.SECONDS);
+        threads.shutdownNow();
+        threads.awaitTermination(PATIENCE_S, TimeUnit.SECONDS);
     }
 }

@@ -33,6 +33,9 @@ public interface Importer {
     /** A file that can be read from its beginning as often as wanted. */
     interface Source {
 
+        /** The import that it belongs to. */
+        UUID id();
+
         InputStream open() throws IOException;
 
         String name();

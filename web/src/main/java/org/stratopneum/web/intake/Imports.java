@@ -25,6 +25,7 @@ import org.stratopneum.web.log.LogIntake;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.fault.ChangedMeanwhileException;
 import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.rider.quota.Quota;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -52,6 +53,7 @@ public class Imports {
     private final ImportWorker worker;
     private final ObjectProvider<Importer> importers;
     private final JsonMapper json;
+    private final Quota quota;
 
     Imports(
             ImportMapper mapper,
@@ -60,7 +62,8 @@ public class Imports {
             ImportedItems items,
             ImportWorker worker,
             ObjectProvider<Importer> importers,
-            JsonMapper json) {
+            JsonMapper json,
+            Quota quota) {
         this.mapper = mapper;
         this.logbook = logbook;
         this.intake = intake;
@@ -68,6 +71,7 @@ public class Imports {
         this.worker = worker;
         this.importers = importers;
         this.json = json;
+        this.quota = quota;
     }
 
     /** @throws NotThereException when this rider brought no such file */
@@ -110,6 +114,7 @@ public class Imports {
             throw new InvalidInputException(
                     new Problem(FIELD, "too-large", LARGEST / 1024.0 / 1024, bytes / 1024.0 / 1024, "MB"));
         }
+        quota.file(FIELD, bytes);
         Instant now = logbook.now();
         mapper.forget(now.minus(KEPT));
         try {

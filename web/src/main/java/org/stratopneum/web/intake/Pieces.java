@@ -1,6 +1,7 @@
 package org.stratopneum.web.intake;
 
 import java.io.InputStream;
+import java.util.UUID;
 
 /** A file as it is kept, in pieces. */
 final class Pieces implements Importer.Source {
@@ -19,6 +20,11 @@ final class Pieces implements Importer.Source {
         last = new PieceStream(number ->
                 mapper.piece(run.id(), number).map(ImportMapper.Bytes::content).orElse(null));
         return last;
+    }
+
+    @Override
+    public UUID id() {
+        return run.id();
     }
 
     @Override

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -106,6 +107,42 @@ class ArchiveTest {
                 .contains("lon='-21'");
     }
 
+    /** A picture in a file is read and made anew, like one that is sent alone: what is none does not get in. */
+    @Test
+    void aPictureOfAnArchiveIsNotTakenAsItIs() {
+        Guest guest = Guest.withAccount(site);
+        TypedBike.enter(guest);
+        String entry = guest.ids("/log", "/log/").get(0);
+        byte[] photo = Pictures.png(9, 7);
+        guest.upload("/log/" + entry + "/photos?photo=" + UUID.randomUUID(), "file", "a.png", photo);
+        JsonNode archive = archive(guest);
+        ObjectNode picture = (ObjectNode) archive.at("/photos/0");
+
+        byte[] more = (new String(photo, StandardCharsets.ISO_8859_1) + "<script>alert(1)</script>")
+                .getBytes(StandardCharsets.ISO_8859_1);
+        picture.put("bytes", Base64.getEncoder().encodeToString(more)).put("width", 4000);
+        Guest other = Guest.withAccount(site);
+        bringIn(other, archive.toString());
+        byte[] kept = other.bytes("/photos/" + picture.get("id").asString());
+        assertThat(kept).startsWith((byte) 0x89, 'P', 'N', 'G');
+        assertThat(new String(kept, StandardCharsets.ISO_8859_1)).doesNotContain("script");
+        assertThat(archive(other).at("/photos/0/width").asInt()).isEqualTo(9);
+        assertThat(bringIn(other, archive.toString())).as("the same again").contains("0 new");
+
+        picture.put("bytes", Base64.getEncoder().encodeToString("<svg/>".getBytes(StandardCharsets.UTF_8)));
+        Sent refused = Sent.file(
+                Guest.withAccount(site), "garage.json", archive.toString().getBytes(StandardCharsets.UTF_8));
+        assertThat(refused.press("bring-in")).contains("a picture cannot be read");
+    }
+
+    @Test
+    void aTextThatFillsTheMemoryIsRefused() {
+        Guest guest = Guest.withAccount(site);
+        String head = "{\"format\": \"stratopneum-garage\", \"version\": 1, \"rider\": {\"name\": \"";
+        byte[] file = (head + "x".repeat(60 << 20) + "\"}}").getBytes(StandardCharsets.UTF_8);
+        assertThat(Sent.file(guest, "garage.json", file).press("check")).contains("longer than any that we write");
+    }
+
     @Test
     void aGarageIsTakenOutAgainUntilSomethingIsWritten() {
         Guest source = Guest.withAccount(site);
@@ -165,7 +202,7 @@ class ArchiveTest {
                 List.of(
                         "this is not an archive: it must begin with &quot;format&quot;: &quot;stratopneum-garage&quot; and &quot;version&quot;"),
                 text.replaceFirst("\"places\":", "\"deep\":" + "[".repeat(2000) + "]".repeat(2000) + ",\"places\":"),
-                List.of("not JSON")));
+                List.of("too deep in one another")));
         refused.forEach((file, words) -> {
             Guest guest = Guest.withAccount(site);
             String page = bringIn(guest, file);
@@ -208,6 +245,7 @@ class ArchiveTest {
                 // opens something, is somebody's session with us, or is worked out from the rest
                 "account",
                 "account_event",
+                "sent_on_day",
                 "second_step",
                 "recovery_code",
                 "api_token",

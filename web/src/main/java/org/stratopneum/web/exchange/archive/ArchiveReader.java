@@ -35,6 +35,7 @@ import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.exc.StreamConstraintsException;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -113,6 +114,8 @@ class ArchiveReader implements Importer {
     public void read(Source file, Map<String, String> settings, UUID run, ImportProgress progress) throws IOException {
         try (JsonParser parser = json.createParser(file.open())) {
             new Reading(parser, progress).whole();
+        } catch (StreamConstraintsException tooMuch) {
+            throw new ImportStoppedException("$", wording.text("archive.text-too-long"));
         } catch (JacksonException broken) {
             String where = broken.getLocation() == null
                     ? "$"

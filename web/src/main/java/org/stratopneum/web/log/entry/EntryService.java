@@ -25,6 +25,7 @@ import org.stratopneum.web.platform.wording.QuantityText;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
+import org.stratopneum.web.rider.quota.Quota;
 
 /** Shows one entry, and keeps what a rider says and shows beside it. */
 @Service
@@ -36,6 +37,7 @@ class EntryService {
     private final LogWording logWording;
     private final Photos photos;
     private final PictureReader pictures;
+    private final Quota quota;
     private final Riders riders;
     private final Wording wording;
     private final ProblemWording problemWording;
@@ -46,6 +48,7 @@ class EntryService {
             LogWording logWording,
             Photos photos,
             PictureReader pictures,
+            Quota quota,
             Riders riders,
             Wording wording,
             ProblemWording problemWording,
@@ -54,6 +57,7 @@ class EntryService {
         this.logWording = logWording;
         this.photos = photos;
         this.pictures = pictures;
+        this.quota = quota;
         this.riders = riders;
         this.wording = wording;
         this.problemWording = problemWording;
@@ -166,6 +170,7 @@ class EntryService {
     /** The picture is read before a transaction begins: it may have to wait for its turn. */
     Outcome addPhoto(UUID id, UUID photo, MultipartFile file) {
         try {
+            quota.file(Photos.FIELD, file == null ? 0 : file.getSize());
             Picture picture = pictures.read(file, Photos.FIELD);
             transaction.executeWithoutResult(status -> photos.add(
                     photo, id, logbook.chain(id).stream().map(LogRow::id).toList(), picture));

@@ -20,6 +20,7 @@ import org.stratopneum.core.track.TrackReader;
 import org.stratopneum.web.fleet.places.Place;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.rider.quota.Quota;
 
 /** Keeps recorded rides with their files, byte for byte; no more of a file than a piece stands in memory. */
 @Service
@@ -37,10 +38,12 @@ public class Tracks {
 
     private final TrackMapper mapper;
     private final Logbook logbook;
+    private final Quota quota;
 
-    Tracks(TrackMapper mapper, Logbook logbook) {
+    Tracks(TrackMapper mapper, Logbook logbook, Quota quota) {
         this.mapper = mapper;
         this.logbook = logbook;
+        this.quota = quota;
     }
 
     /** @throws NotThereException when this rider has no such track */
@@ -69,6 +72,7 @@ public class Tracks {
             throw new InvalidInputException(
                     new Problem(FIELD, "too-large", LARGEST / 1024.0 / 1024, bytes / 1024.0 / 1024, "MB"));
         }
+        quota.file(FIELD, bytes);
         try {
             MessageDigest digest = MessageDigest.getInstance("SHA-256");
             Track track;
