@@ -12,8 +12,9 @@ import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.web.door.account.SignInGuard.Try;
 import org.stratopneum.web.platform.fault.BusyException;
+import org.stratopneum.web.platform.guard.Guard;
+import org.stratopneum.web.platform.guard.Limit;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.RiderMapper;
@@ -28,7 +29,7 @@ class Accounts {
 
     private final AccountMapper mapper;
     private final RiderMapper riders;
-    private final SignInGuard guard;
+    private final Guard guard;
     private final Activity activity;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -37,7 +38,7 @@ class Accounts {
     Accounts(
             AccountMapper mapper,
             RiderMapper riders,
-            SignInGuard guard,
+            Guard guard,
             Activity activity,
             PasswordHashes hashes,
             TransactionTemplate transaction,
@@ -61,7 +62,7 @@ class Accounts {
      * @throws BusyException when too many passwords are being hashed
      */
     Entry signUp(NewRider wanted, Caller caller) {
-        Duration wait = guard.reserve(Try.ofNewAccount(caller.address()));
+        Duration wait = guard.reserve(Tries.ofNewAccount(caller.address()));
         if (!wait.isZero()) {
             return Entry.tooSoon(wait);
         }
@@ -91,9 +92,9 @@ class Accounts {
     Entry signIn(String typedName, String password, Caller caller, Function<UUID, Optional<String>> device) {
         String nameKey = key(typedName);
         Optional<AccountMapper.Key> known = find(nameKey);
-        Try made = known.flatMap(key -> device.apply(key.riderId()))
-                .map(Try::ofDevice)
-                .orElseGet(() -> Try.ofStranger(nameKey, caller.address()));
+        List<Limit> made = known.flatMap(key -> device.apply(key.riderId()))
+                .map(Tries::ofDevice)
+                .orElseGet(() -> Tries.ofStranger(nameKey, caller.address()));
         Duration wait = guard.reserve(made);
         if (!wait.isZero()) {
             return Entry.tooSoon(wait);
@@ -107,7 +108,7 @@ class Accounts {
         return Entry.of(rider);
     }
 
-    private boolean matches(String password, String hash, Try made) {
+    private boolean matches(String password, String hash, List<Limit> made) {
         try {
             boolean right = hashes.match(password, hash) && hash != null;
             if (right) {
@@ -148,7 +149,7 @@ class Accounts {
         Optional<RiderPrincipal> right = known.map(key -> new RiderPrincipal(key.riderId(), false))
                 .filter(rider -> inScopeOf(rider, () -> mapper.hasCode(RecoveryCodes.hash(code))));
         if (right.isEmpty()) {
-            Duration wait = guard.reserve(Try.ofStranger(nameKey, caller.address()));
+            Duration wait = guard.reserve(Tries.ofStranger(nameKey, caller.address()));
             if (!wait.isZero()) {
                 return Entry.tooSoon(wait);
             }
@@ -196,7 +197,7 @@ class Accounts {
      */
     Entry ownPassword(RiderPrincipal rider, String password) {
         Optional<AccountMapper.Row> account = own();
-        Try made = Try.ofRider(rider.riderId());
+        List<Limit> made = Tries.ofRider(rider.riderId());
         Duration wait = guard.reserve(made);
         if (!wait.isZero()) {
             return Entry.tooSoon(wait);

@@ -7,13 +7,15 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.Optional;
 import javax.crypto.spec.SecretKeySpec;
 import org.apache.commons.codec.binary.Base32;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.util.UriUtils;
-import org.stratopneum.web.door.account.SignInGuard.Try;
+import org.stratopneum.web.platform.guard.Guard;
+import org.stratopneum.web.platform.guard.Limit;
 import org.stratopneum.web.rider.RiderPrincipal;
 
 /**
@@ -35,17 +37,12 @@ class SecondStep {
 
     private final SecondStepMapper mapper;
     private final Accounts accounts;
-    private final SignInGuard guard;
+    private final Guard guard;
     private final Clock clock;
     private final TransactionTemplate transaction;
     private final TimeBasedOneTimePasswordGenerator codes = new TimeBasedOneTimePasswordGenerator(STEP);
 
-    SecondStep(
-            SecondStepMapper mapper,
-            Accounts accounts,
-            SignInGuard guard,
-            Clock clock,
-            TransactionTemplate transaction) {
+    SecondStep(SecondStepMapper mapper, Accounts accounts, Guard guard, Clock clock, TransactionTemplate transaction) {
         this.mapper = mapper;
         this.accounts = accounts;
         this.guard = guard;
@@ -92,7 +89,7 @@ class SecondStep {
 
     /** Whether {@code typed} is a code that holds now, or a recovery code; either is used up. Counted as passwords are. */
     Entry check(RiderPrincipal rider, String typed) {
-        Try made = Try.ofSecondStep(rider.riderId());
+        List<Limit> made = Tries.ofSecondStep(rider.riderId());
         Duration wait = guard.reserve(made);
         if (!wait.isZero()) {
             return Entry.tooSoon(wait);

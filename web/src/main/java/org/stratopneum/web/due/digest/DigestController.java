@@ -3,6 +3,7 @@ package org.stratopneum.web.due.digest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -76,6 +77,13 @@ class DigestController {
     String stop(@RequestParam(defaultValue = "") String key, Model model) {
         CurrentRider.runAs(service.riderOf(key), service::forget);
         return answer("stop", key, true, model);
+    }
+
+    /** By one click in a mail program, which follows no page (RFC 8058). */
+    @PostMapping("/digest/unsubscribe")
+    ResponseEntity<Void> unsubscribe(@RequestParam(defaultValue = "") String key) {
+        CurrentRider.runAs(service.riderOf(key), service::forget);
+        return ResponseEntity.ok().build();
     }
 
     private static String answer(String what, String key, boolean done, Model model) {

@@ -48,7 +48,7 @@ class DigestMail {
                 digest.address(),
                 wording.text("digest.mail.subject", summary.now().size(), summary.ahead()),
                 text.toString(),
-                stop);
+                post.link("/digest/unsubscribe?key=" + digest.secret()));
     }
 
     private static void part(StringBuilder text, String title, List<String> lines) {

@@ -3,13 +3,17 @@ package org.stratopneum.web.due.digest;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.platform.guard.Guard;
+import org.stratopneum.web.platform.guard.Limit;
 import org.stratopneum.web.platform.mail.MailCatcher;
 import org.stratopneum.web.platform.mail.Post;
 import org.stratopneum.web.platform.wording.DateText;
@@ -18,6 +22,7 @@ import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.ProblemWording;
 import org.stratopneum.web.platform.wording.Wording;
+import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.RiderPrincipal;
 import org.stratopneum.web.rider.Riders;
@@ -29,8 +34,15 @@ class DigestService {
 
     private static final int LONGEST = 254;
 
-    /** An address is not asked more often. */
-    private static final Duration BETWEEN_QUESTIONS = Duration.ofMinutes(1);
+    private static final Duration MINUTE = Duration.ofMinutes(1);
+    private static final Duration TEN_MINUTES = Duration.ofMinutes(10);
+    private static final Duration DAY = Duration.ofDays(1);
+
+    /** Addresses that a rider may have asked, riders who may have one asked, and mails at once, before it is slowed. */
+    private static final int ADDRESSES = 3;
+
+    private static final int RIDERS = 2;
+    private static final int MAILS = 5;
 
     private final DigestMapper mapper;
     private final Riders riders;
@@ -38,6 +50,7 @@ class DigestService {
     private final Post post;
     private final MailCatcher catcher;
     private final DigestMail mails;
+    private final Guard guard;
     private final Wording wording;
     private final ProblemWording problemWording;
 
@@ -48,6 +61,7 @@ class DigestService {
             Post post,
             MailCatcher catcher,
             DigestMail mails,
+            Guard guard,
             Wording wording,
             ProblemWording problemWording) {
         this.mapper = mapper;
@@ -56,6 +70,7 @@ class DigestService {
         this.post = post;
         this.catcher = catcher;
         this.mails = mails;
+        this.guard = guard;
         this.wording = wording;
         this.problemWording = problemWording;
     }
@@ -117,14 +132,14 @@ class DigestService {
         boolean same =
                 own.filter(found -> found.address().equals(address.orElse(""))).isPresent();
         boolean confirmed = same && own.get().confirmedAt() != null;
-        if (!confirmed
-                && own.filter(found -> found.confirmedAt() == null && now.isBefore(found.nextAt()))
-                        .isPresent()) {
-            reader.add(Problem.of("address", "asked-just-now"));
-        }
         Rider rider = riders.self();
         if (rider.demoDay() != null && !post.simulated()) {
             reader.add(Problem.of("address", "not-in-demo"));
+        }
+        List<Limit> question = confirmed ? List.of() : question(address.orElse(""));
+        Duration wait = reader.problems().isEmpty() ? guard.reserve(question) : Duration.ZERO;
+        if (!wait.isZero()) {
+            reader.add(new Problem("address", "asked-just-now", wait.toMinutes() + 1.0, null, "min"));
         }
         if (!reader.problems().isEmpty()) {
             return page(new FormView(
@@ -136,14 +151,30 @@ class DigestService {
                 every,
                 secret,
                 confirmed ? own.get().confirmedAt() : null,
-                confirmed ? every.next(now, rider.zoneId()) : now.plus(BETWEEN_QUESTIONS));
+                every.next(now, rider.zoneId()));
         if (!confirmed && !post.send(mails.question(digest))) {
+            guard.takeBack(question);
             reader.add(Problem.of("address", "mail-not-taken"));
             return page(new FormView(
                     typed, problemWording.messages(reader.problems().list())));
         }
         mapper.keep(digest);
         return null;
+    }
+
+    /** Counted beside the digest, which can be ended and ordered again: nobody's mail is filled with questions. */
+    private static List<Limit> question(String address) {
+        String rider = CurrentRider.id().orElseThrow().toString();
+        String reader = fingerprint(address);
+        return List.of(
+                Limit.shared("mail of " + rider, ADDRESSES).pausing(TEN_MINUTES, DAY),
+                Limit.shared("mail to " + reader, RIDERS).pausing(TEN_MINUTES, DAY),
+                Limit.shared("mail of " + rider + " to " + reader, 1).pausing(MINUTE, DAY));
+    }
+
+    /** An address that is counted is not to be read there. */
+    private static String fingerprint(String address) {
+        return DigestUtils.sha256Hex(address.toLowerCase(Locale.ROOT));
     }
 
     @Transactional
@@ -156,7 +187,10 @@ class DigestService {
     boolean sendNow() {
         Digest digest =
                 mapper.own().filter(found -> found.confirmedAt() != null).orElseThrow(NotThereException::new);
-        return post.send(mails.letter(digest));
+        List<Limit> mail =
+                List.of(Limit.shared("mail now of " + CurrentRider.id().orElseThrow(), MAILS)
+                        .pausing(MINUTE, DAY));
+        return guard.reserve(mail).isZero() && post.send(mails.letter(digest));
     }
 
     /** @throws NotThereException when the secret is nobody's */

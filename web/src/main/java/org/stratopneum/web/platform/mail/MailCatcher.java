@@ -1,5 +1,6 @@
 package org.stratopneum.web.platform.mail;
 
+import jakarta.mail.Header;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Session;
 import jakarta.mail.internet.MimeMessage;
@@ -9,8 +10,11 @@ import java.net.InetAddress;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayDeque;
+import java.util.Collections;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Properties;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -47,8 +51,18 @@ public class MailCatcher implements SmartLifecycle {
         this.wanted = wanted;
     }
 
-    /** A mail that came. */
-    public record Caught(Instant at, String to, String subject, String text, String stop) {}
+    /**
+     * A mail that came.
+     *
+     * @param headers the first of each name
+     */
+    public record Caught(Instant at, String to, String subject, String text, Map<String, String> headers) {
+
+        /** What a header says, or null. */
+        public String header(String name) {
+            return headers.get(name);
+        }
+    }
 
     private final class Listener implements SimpleMessageListener {
 
@@ -66,11 +80,19 @@ public class MailCatcher implements SmartLifecycle {
                         recipient,
                         message.getSubject(),
                         String.valueOf(message.getContent()),
-                        message.getHeader("List-Unsubscribe", null)));
+                        headers(message)));
             } catch (MessagingException exception) {
                 throw new IOException("not a mail", exception);
             }
         }
+    }
+
+    private static Map<String, String> headers(MimeMessage message) throws MessagingException {
+        Map<String, String> headers = new HashMap<>();
+        for (Header header : Collections.list(message.getAllHeaders())) {
+            headers.putIfAbsent(header.getName(), header.getValue());
+        }
+        return headers;
     }
 
     private void keep(Caught mail) {
@@ -91,9 +113,14 @@ public class MailCatcher implements SmartLifecycle {
         }
     }
 
-    /** Where it listens, or the port that was set where something else does. */
-    public int port() {
-        return server == null ? wanted : server.getPortAllocated();
+    /** Whether it runs: only then is whoever listens on its port this one. */
+    boolean listens() {
+        return server != null;
+    }
+
+    /** Where it listens. */
+    int port() {
+        return server.getPortAllocated();
     }
 
     @Override
@@ -102,20 +129,25 @@ public class MailCatcher implements SmartLifecycle {
         if (!settings.simulated()) {
             return;
         }
-        SMTPServer fresh = SMTPServer.port(wanted)
+        try {
+            server = started(wanted);
+        } catch (RuntimeException taken) {
+            // another program listens there, and must not get our mail: any free port will do
+            LOG.info("Mail is simulated on another port than {}: {}", wanted, taken.getMessage());
+            server = started(0);
+        }
+    }
+
+    private SMTPServer started(int port) {
+        SMTPServer fresh = SMTPServer.port(port)
                 .bindAddress(InetAddress.getLoopbackAddress())
                 .hostName("localhost")
                 .maxMessageSize(LARGEST_BYTES)
                 .maxConnections(MOST_AT_ONCE)
                 .simpleMessageListener(new Listener())
                 .build();
-        try {
-            fresh.start();
-            server = fresh;
-        } catch (RuntimeException exception) {
-            // another instance plays the server there
-            LOG.info("Nothing simulated on port {}: {}", wanted, exception.getMessage());
-        }
+        fresh.start();
+        return fresh;
     }
 
     @Override

@@ -1,5 +1,6 @@
 package org.stratopneum.web.platform.mail;
 
+import java.net.URI;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.stratopneum.web.platform.site.SiteAddress;
@@ -53,6 +54,12 @@ class MailSettings {
 
     String from() {
         return from;
+    }
+
+    /** The host of the site's address. */
+    String siteHost() {
+        String host = URI.create(address.outside()).getHost();
+        return host == null ? "localhost" : host;
     }
 
     String site() {

@@ -3,6 +3,7 @@ package org.stratopneum.web.platform.mail;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MimeMessage;
 import java.nio.charset.StandardCharsets;
+import java.util.Properties;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.mail.MailException;
@@ -18,6 +19,9 @@ public class Post {
 
     private static final String WAIT_MS = "10000";
 
+    /** Where a server speaks TLS from the first word (RFC 8314). */
+    private static final int SMTPS = 465;
+
     private final MailSettings settings;
     private final MailCatcher catcher;
 
@@ -29,7 +33,7 @@ public class Post {
     /**
      * A mail of plain text.
      *
-     * @param stop where whoever got it ends it, or null
+     * @param stop where a mail program ends it by one click (RFC 8058), or null
      */
     public record Letter(String to, String subject, String text, String stop) {}
 
@@ -45,6 +49,11 @@ public class Post {
 
     /** @return whether the server took it; what came of it then is not known */
     public boolean send(Letter letter) {
+        if (settings.simulated() && !catcher.listens()) {
+            // whoever listens on its port is a stranger
+            LOG.warn("Mail was not sent: the simulated server does not run");
+            return false;
+        }
         JavaMailSenderImpl sender = sender();
         try {
             MimeMessage message = sender.createMimeMessage();
@@ -53,8 +62,11 @@ public class Post {
             helper.setTo(letter.to());
             helper.setSubject(letter.subject());
             helper.setText(letter.text());
+            // no holiday note comes back (RFC 3834)
+            message.setHeader("Auto-Submitted", "auto-generated");
             if (letter.stop() != null) {
                 message.setHeader("List-Unsubscribe", "<" + letter.stop() + ">");
+                message.setHeader("List-Unsubscribe-Post", "List-Unsubscribe=One-Click");
             }
             sender.send(message);
             return true;
@@ -68,19 +80,24 @@ public class Post {
         JavaMailSenderImpl sender = new JavaMailSenderImpl();
         sender.setHost(settings.simulated() ? MailCatcher.HOST : settings.host());
         sender.setPort(settings.simulated() ? catcher.port() : settings.port());
+        Properties ways = sender.getJavaMailProperties();
+        // the part of a message's own name behind the sign
+        ways.put("mail.from", "mail@" + settings.siteHost());
+        boolean encryptedFromTheStart = !settings.simulated() && settings.port() == SMTPS;
+        ways.put("mail.smtp.ssl.enable", String.valueOf(encryptedFromTheStart));
+        ways.put("mail.smtp.ssl.checkserveridentity", "true");
+        ways.put("mail.smtp.starttls.enable", "true");
+        // a password goes over an encrypted line or not at all
+        ways.put(
+                "mail.smtp.starttls.required",
+                String.valueOf(!encryptedFromTheStart && !settings.user().isBlank()));
         if (!settings.user().isBlank()) {
             sender.setUsername(settings.user());
             sender.setPassword(settings.password());
-            sender.getJavaMailProperties().put("mail.smtp.auth", "true");
+            ways.put("mail.smtp.auth", "true");
         }
-        sender.getJavaMailProperties().put("mail.smtp.starttls.enable", "true");
-        // a password goes over an encrypted line or not at all
-        sender.getJavaMailProperties()
-                .put(
-                        "mail.smtp.starttls.required",
-                        String.valueOf(!settings.user().isBlank()));
         for (String wait : new String[] {"connectiontimeout", "timeout", "writetimeout"}) {
-            sender.getJavaMailProperties().put("mail.smtp." + wait, WAIT_MS);
+            ways.put("mail.smtp." + wait, WAIT_MS);
         }
         return sender;
     }

@@ -5,11 +5,13 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
+import java.net.BindException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
@@ -58,18 +60,27 @@ public class SimulatedGauge implements SmartLifecycle {
             return thread;
         });
         try {
-            server = new ServerSocket(port, MOST_AT_ONCE, InetAddress.getLoopbackAddress());
+            server = bound();
         } catch (IOException exception) {
-            // something else plays the gauge there, or another instance does
-            LOG.info("Nothing simulated on port {}: {}", port, exception.getMessage());
+            LOG.warn("No gauge is simulated: {}", exception.getMessage());
             return;
         }
         threads.execute(this::accept);
     }
 
-    /** Where it listens, or the port that was set where something else does. */
-    public int port() {
-        return server == null ? port : server.getLocalPort();
+    private ServerSocket bound() throws IOException {
+        try {
+            return new ServerSocket(port, MOST_AT_ONCE, InetAddress.getLoopbackAddress());
+        } catch (BindException taken) {
+            // another program listens there; what it shows is no gauge of ours
+            LOG.info("The gauge is simulated on another port than {}: {}", port, taken.getMessage());
+            return new ServerSocket(0, MOST_AT_ONCE, InetAddress.getLoopbackAddress());
+        }
+    }
+
+    /** Where it listens; empty where it does not. */
+    public OptionalInt port() {
+        return server == null ? OptionalInt.empty() : OptionalInt.of(server.getLocalPort());
     }
 
     private void accept() {

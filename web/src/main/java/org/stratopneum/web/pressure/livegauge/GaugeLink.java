@@ -16,6 +16,9 @@ final class GaugeLink implements AutoCloseable {
 
     private static final int PATIENCE_MS = 2000;
 
+    /** A gauge that shows nothing for so long is gone. */
+    private static final int SILENCE_MS = 30_000;
+
     private final Socket socket;
     private final Writer out;
 
@@ -24,6 +27,7 @@ final class GaugeLink implements AutoCloseable {
         socket = new Socket();
         try {
             socket.connect(address, PATIENCE_MS);
+            socket.setSoTimeout(SILENCE_MS);
             out = new OutputStreamWriter(socket.getOutputStream(), StandardCharsets.UTF_8);
         } catch (IOException exception) {
             socket.close();

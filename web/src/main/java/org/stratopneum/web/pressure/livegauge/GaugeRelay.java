@@ -17,6 +17,7 @@ import org.springframework.web.socket.WebSocketSession;
 import org.springframework.web.socket.handler.TextWebSocketHandler;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.platform.receive.Slots;
 import org.stratopneum.web.platform.standin.SimulatedGauge;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -27,12 +28,20 @@ class GaugeRelay extends TextWebSocketHandler {
     private static final Logger LOG = LoggerFactory.getLogger(GaugeRelay.class);
     private static final int MOST_AT_ONCE = 8;
 
+    /** Two wheels, or a page that was opened again before the old one was gone. */
+    private static final int MOST_OF_A_RIDER = 2;
+
     /** What a page may say; everything else is not passed on. */
     private static final Set<String> WORDS = Set.of("pump", "bleed", "rest");
 
     private static final String TIRE = "tire \\d{1,2}(\\.\\d{1,4})? \\d{1,4}(\\.\\d{1,4})?";
 
     private final Map<String, GaugeLink> links = new ConcurrentHashMap<>();
+    private final Slots slots = new Slots(MOST_AT_ONCE, MOST_OF_A_RIDER);
+
+    /** Pages that hold a slot. */
+    private final Set<String> taken = ConcurrentHashMap.newKeySet();
+
     private final SimulatedGauge simulated;
     private final String address;
     private final JsonMapper json;
@@ -49,9 +58,12 @@ class GaugeRelay extends TextWebSocketHandler {
         this.clock = clock;
     }
 
-    private InetSocketAddress gauge() {
+    /** @throws IOException where none is set, and none is simulated */
+    private InetSocketAddress gauge() throws IOException {
         if (address.isBlank()) {
-            return new InetSocketAddress(InetAddress.getLoopbackAddress(), simulated.port());
+            return new InetSocketAddress(
+                    InetAddress.getLoopbackAddress(),
+                    simulated.port().orElseThrow(() -> new IOException("the simulated gauge does not run")));
         }
         int colon = address.lastIndexOf(':');
         return new InetSocketAddress(address.substring(0, colon), Integer.parseInt(address.substring(colon + 1)));
@@ -59,10 +71,11 @@ class GaugeRelay extends TextWebSocketHandler {
 
     @Override
     public void afterConnectionEstablished(WebSocketSession page) throws IOException {
-        if (links.size() >= MOST_AT_ONCE) {
+        if (!slots.take(who(page))) {
             page.close(CloseStatus.SERVICE_OVERLOAD);
             return;
         }
+        taken.add(page.getId());
         try {
             GaugeLink link = new GaugeLink(gauge());
             links.put(page.getId(), link);
@@ -76,9 +89,13 @@ class GaugeRelay extends TextWebSocketHandler {
             listener.setDaemon(true);
             listener.start();
         } catch (IOException exception) {
-            LOG.info("No digital gauge answers at {}: {}", gauge(), exception.getMessage());
+            LOG.info("No digital gauge answers: {}", exception.getMessage());
             page.close(CloseStatus.SERVICE_RESTARTED);
         }
+    }
+
+    private static String who(WebSocketSession page) {
+        return page.getPrincipal() == null ? "" : page.getPrincipal().getName();
     }
 
     private static PressureUnit unit(WebSocketSession page) {
@@ -123,6 +140,9 @@ class GaugeRelay extends TextWebSocketHandler {
 
     @Override
     public void afterConnectionClosed(WebSocketSession page, CloseStatus status) {
+        if (taken.remove(page.getId())) {
+            slots.giveBack(who(page));
+        }
         GaugeLink link = links.remove(page.getId());
         if (link != null) {
             link.close();

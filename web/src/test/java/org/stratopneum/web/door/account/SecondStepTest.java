@@ -22,6 +22,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.mockito.Mockito;
 import org.springframework.transaction.support.TransactionCallback;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.stratopneum.web.platform.guard.Guard;
 import org.stratopneum.web.rider.RiderPrincipal;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
@@ -57,7 +58,7 @@ class SecondStepTest {
         SecondStepMapper mapper = Mockito.mock(SecondStepMapper.class);
         Mockito.when(mapper.own()).thenReturn(Optional.of(new SecondStepMapper.Row(secret, Instant.EPOCH, 0)));
         Mockito.when(mapper.use(Mockito.anyLong(), Mockito.any())).thenReturn(1);
-        SignInGuard guard = Mockito.mock(SignInGuard.class);
+        Guard guard = Mockito.mock(Guard.class);
         Mockito.when(guard.reserve(Mockito.any())).thenReturn(Duration.ZERO);
         TransactionTemplate transaction = Mockito.mock(TransactionTemplate.class);
         Mockito.when(transaction.execute(Mockito.any()))

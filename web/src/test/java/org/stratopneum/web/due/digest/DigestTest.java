@@ -108,7 +108,10 @@ class DigestTest {
         MailCatcher.Caught caught = mail.to(address).get(0);
         assertThat(caught.subject()).contains("due now");
         assertThat(caught.text()).contains("Plover rear", "Take a first reading", "/digest/stop?key=");
-        assertThat(caught.stop()).contains("/digest/stop?key=");
+        assertThat(caught.header("List-Unsubscribe")).contains("/digest/unsubscribe?key=");
+        assertThat(caught.header("List-Unsubscribe-Post")).isEqualTo("List-Unsubscribe=One-Click");
+        assertThat(caught.header("Auto-Submitted")).isEqualTo("auto-generated");
+        assertThat(caught.header("Message-ID")).endsWith("@127.0.0.1>");
         assertThat(page()).contains("Emails so far", "Plover rear");
         MovableClock.after(Duration.ofHours(49), sender::sendDue);
         assertThat(mail.to(address)).hasSize(before + 2);
@@ -130,6 +133,34 @@ class DigestTest {
         for (String none : List.of("/digest/stop", "/digest/confirm?key=guessed")) {
             assertThat(reader.get(none).statusCode()).as(none).isEqualTo(404);
         }
+    }
+
+    /** Ending it and ordering it again is no way to fill somebody's mailbox. */
+    @Test
+    void questionsAreCountedBesideTheDigest() {
+        assertThat(order(address, "DAY")).isEqualTo(302);
+        rider.post("/digest/forget", Map.of());
+        assertThat(order(address, "DAY")).isEqualTo(422);
+        assertThat(mail.to(address)).hasSize(1);
+        assertThat(order("b" + address, "DAY")).isEqualTo(302);
+        assertThat(order("c" + address, "DAY")).isEqualTo(302);
+        assertThat(order("d" + address, "DAY")).as("one rider, many addresses").isEqualTo(422);
+        for (int i = 0; i < 3; i++) {
+            Guest.withAccount(site).post("/digest", Map.of("address", address, "every", "DAY"));
+        }
+        assertThat(mail.to(address)).as("many riders, one address").hasSize(2);
+    }
+
+    /** RFC 8058: a mail program sends this by itself, without a page, a cookie or a form of ours. */
+    @Test
+    void aMailProgramEndsItByOneClick() {
+        confirmed("WEEK");
+        rider.post("/digest/now", Map.of());
+        String target = mail.to(address).get(0).header("List-Unsubscribe").replaceAll("^<https?://[^/]+|>$", "");
+        assertThat(site.post(target, "List-Unsubscribe=One-Click", "Content-Type", "application/x-www-form-urlencoded")
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(page()).contains("No email is sent.");
     }
 
     @Test

@@ -13,13 +13,14 @@ import java.util.UUID;
 import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.stratopneum.web.door.account.SignInGuard.Try;
+import org.stratopneum.web.platform.guard.Guard;
+import org.stratopneum.web.platform.guard.Guards;
+import org.stratopneum.web.platform.guard.Limit;
 import org.stratopneum.web.support.Others;
 import org.stratopneum.web.support.RunningApplication;
 
 @ExtendWith(RunningApplication.class)
-class SignInGuardTest {
+class TriesTest {
 
     /** A clock that stands until it is moved. */
     private static final class Stopped extends Clock {
@@ -46,19 +47,19 @@ class SignInGuardTest {
     }
 
     private final Stopped clock = new Stopped();
-    private final SignInGuard guard;
+    private final Guard guard;
     private final String name = "rider " + UUID.randomUUID();
     private final String network = "network " + UUID.randomUUID();
 
-    SignInGuardTest(GuardMapper mapper, PlatformTransactionManager transactions) {
-        this.guard = new SignInGuard(mapper, clock, transactions);
+    TriesTest(RunningApplication.Started started) {
+        this.guard = Guards.at(clock, started.context());
     }
 
-    private Try stranger() {
-        return Try.ofStranger(name, network);
+    private List<Limit> stranger() {
+        return Tries.ofStranger(name, network);
     }
 
-    private void fail(Try made, int times) {
+    private void fail(List<Limit> made, int times) {
         for (int i = 0; i < times; i++) {
             assertThat(guard.reserve(made)).as("try " + i).isZero();
         }
@@ -96,9 +97,10 @@ class SignInGuardTest {
     void strangersKeepNobodyOut() {
         fail(stranger(), 3);
         assertThat(guard.reserve(stranger())).isPositive();
-        assertThat(guard.reserve(Try.ofDevice(UUID.randomUUID().toString()))).isZero();
-        assertThat(guard.reserve(Try.ofStranger(name, "elsewhere " + network))).isZero();
-        assertThat(guard.reserve(Try.ofStranger("another " + name, network))).isZero();
+        assertThat(guard.reserve(Tries.ofDevice(UUID.randomUUID().toString()))).isZero();
+        assertThat(guard.reserve(Tries.ofStranger(name, "elsewhere " + network)))
+                .isZero();
+        assertThat(guard.reserve(Tries.ofStranger("another " + name, network))).isZero();
     }
 
     /** OWASP ASVS 4.0.3, 2.2.1: no more than 100 failed tries in an hour on one account, from wherever they come. */
@@ -106,7 +108,7 @@ class SignInGuardTest {
     void allNetworksTogetherMayTryANameAHundredTimesAnHour() {
         int heard = 0;
         for (int second = 0; second < 3600; second++) {
-            heard += guard.reserve(Try.ofStranger(name, network + second)).isZero() ? 1 : 0;
+            heard += guard.reserve(Tries.ofStranger(name, network + second)).isZero() ? 1 : 0;
             clock.pass(Duration.ofSeconds(1));
         }
         assertThat(heard).isBetween(60, 100);
@@ -115,9 +117,9 @@ class SignInGuardTest {
     @Test
     void aNetworkThatTriesManyNamesMustWaitToo() {
         for (int i = 0; i < 30; i++) {
-            fail(Try.ofStranger(name + i, network), 1);
+            fail(Tries.ofStranger(name + i, network), 1);
         }
-        assertThat(guard.reserve(Try.ofStranger("never tried " + name, network)))
+        assertThat(guard.reserve(Tries.ofStranger("never tried " + name, network)))
                 .isPositive();
     }
 
@@ -126,10 +128,10 @@ class SignInGuardTest {
     void aNetworkOfIpv6IsOne() {
         String prefix = "2001:db8:" + Integer.toHexString(name.hashCode() & 0xFFFF) + ":7";
         for (int i = 0; i < 3; i++) {
-            fail(Try.ofStranger(name, prefix + "::" + i), 1);
+            fail(Tries.ofStranger(name, prefix + "::" + i), 1);
         }
-        assertThat(guard.reserve(Try.ofStranger(name, prefix + ":a:b:c:d"))).isPositive();
-        assertThat(guard.reserve(Try.ofStranger(name, prefix + "1::1"))).isZero();
+        assertThat(guard.reserve(Tries.ofStranger(name, prefix + ":a:b:c:d"))).isPositive();
+        assertThat(guard.reserve(Tries.ofStranger(name, prefix + "1::1"))).isZero();
     }
 
     @Test
@@ -147,8 +149,8 @@ class SignInGuardTest {
     /** A club may share a network; accounts by the hundred are another thing. */
     @Test
     void makingAccountsByTheHundredIsSlowed() {
-        fail(Try.ofNewAccount(network), 200);
-        assertThat(guard.reserve(Try.ofNewAccount(network))).isPositive();
-        assertThat(guard.reserve(Try.ofNewAccount("elsewhere " + network))).isZero();
+        fail(Tries.ofNewAccount(network), 200);
+        assertThat(guard.reserve(Tries.ofNewAccount(network))).isPositive();
+        assertThat(guard.reserve(Tries.ofNewAccount("elsewhere " + network))).isZero();
     }
 }

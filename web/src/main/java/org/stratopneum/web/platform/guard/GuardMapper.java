@@ -1,4 +1,4 @@
-package org.stratopneum.web.door.account;
+package org.stratopneum.web.platform.guard;
 
 import java.time.Instant;
 import java.util.Optional;
@@ -18,18 +18,20 @@ interface GuardMapper {
     /** Counts a try; 0 where it comes too soon, and is not counted. Whoever asks at the same time waits for the answer. */
     @Insert("""
             insert into visits.sign_in_guard as g (key, failures, last_failure, heard_from)
-            values (#{limit.key}, 1, #{now}, '-infinity')
+            values (#{limit.key}, 1, #{now},
+                    case when #{limit.free} > 1 then '-infinity'::timestamptz
+                         else #{now}::timestamptz + interval '1 second' * #{limit.firstS} end)
             on conflict (key) do update
             set failures = case when g.last_failure < #{forgetBefore} then 1 else g.failures + 1 end,
                 last_failure = excluded.last_failure,
                 heard_from = case
                   when g.last_failure < #{forgetBefore} or g.failures + 1 < #{limit.free} then '-infinity'
                   else excluded.last_failure + interval '1 second'
-                       * least(#{limit.longestS}, #{firstS} * power(2, least(g.failures + 1 - #{limit.free}, 20)))
+                       * least(#{limit.longestS}, #{limit.firstS} * power(2, least(g.failures + 1 - #{limit.free}, 20)))
                 end
             where g.heard_from <= #{now}
             """)
-    int reserve(SignInGuard.Limit limit, Instant now, Instant forgetBefore, double firstS);
+    int reserve(Limit limit, Instant now, Instant forgetBefore);
 
     /** Takes a try back that was none. */
     @Update("""
