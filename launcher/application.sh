@@ -1,7 +1,7 @@
 # shellcheck shell=bash
 # Builds, starts and stops the application.
 
-APP=$STATE/application
+APP_USER=stratopneum
 APP_LOG=$STATE/application.log
 APP_PID=$STATE/application.pid
 APP_PORT=$STATE/application.port
@@ -15,6 +15,61 @@ SECONDS_TO_ANSWER=90
 # the first page two to three seconds earlier, and no page computes long enough to miss the other one.
 JAVA_LIMITS=(-Xmx256m -XX:MaxMetaspaceSize=160m -XX:ReservedCodeCacheSize=128m -XX:+UseSerialGC -XX:TieredStopAtLevel=1)
 
+# As root, the application runs as a user of its own who may read it and its settings, and write nothing.
+application_user() {
+  ! runs_as_root || id -u "$APP_USER" >/dev/null 2>&1 ||
+    useradd --system --user-group --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin "$APP_USER" ||
+    fail "the user '$APP_USER', as which the application runs, could not be made"
+}
+
+# Words before a command that make it run so; none for whoever is not root.
+UNPRIVILEGED=()
+if runs_as_root; then
+  UNPRIVILEGED=(setpriv "--reuid=$APP_USER" "--regid=$APP_USER" --init-groups --no-new-privs --)
+fi
+
+# Where the built application lies: here, or where that user cannot get here, under /var/tmp.
+application_home() {
+  if runs_as_root && ! (cd / && setpriv --reuid=65534 --regid=65534 --clear-groups test -x "$ROOT" 2>/dev/null); then
+    printf '/var/tmp/stratopneum-%s-application' "$(printf '%s' "$ROOT" | sha256sum | cut -c1-16)"
+  else
+    printf '%s/application' "$STATE"
+  fi
+}
+
+APP=$(application_home)
+
+# Refuses a folder that somebody else has put there.
+application_folder() {
+  application_user
+  if [ -e "$APP" ] || [ -L "$APP" ]; then
+    [ -d "$APP" ] && [ ! -L "$APP" ] && [ -O "$APP" ] || fail "$APP exists and belongs to somebody else; move it away"
+  fi
+  open_state_folder
+}
+
+# The settings that the application reads: it signs in to the database as the role that owns nothing.
+application_settings() {
+  local config=$1
+  if runs_as_root; then
+    install -m 0640 -o root -g "$APP_USER" "$config" "$APP/settings.properties"
+    printf '%s/settings.properties' "$APP"
+  else
+    printf '%s' "$config"
+  fi
+}
+
+# Brings the tables up to date in a process of its own, once for each build and database.
+migrate() {
+  local config=$1 mark
+  mark="$(cat "$BUILT_FROM") $(sha256sum "$(owner_config "$config")" | cut -c1-16)"
+  [ "$config" != "$DB_CONFIG" ] || [ "$(cat "$MIGRATED" 2>/dev/null)" != "$mark" ] || return 0
+  with_progress "bringing the tables up to date" "$STATE/migration.log" \
+    java "${JAVA_LIMITS[@]}" -cp "$APP/stratopneum.jar" org.stratopneum.web.platform.database.Migration \
+    "$(owner_config "$config")" || fail "the tables could not be brought up to date; see $STATE/migration.log"
+  [ "$config" != "$DB_CONFIG" ] || printf '%s' "$mark" >"$MIGRATED"
+}
+
 sources_hash() {
   (
     cd "$ROOT" || exit
@@ -26,6 +81,7 @@ sources_hash() {
 
 build_application() {
   local hash
+  application_folder
   hash=$(sources_hash)
   if [ -f "$BUILT_FROM" ] && [ "$(cat "$BUILT_FROM")" = "$hash" ] && [ -f "$APP/stratopneum.jar" ]; then
     return
@@ -41,10 +97,16 @@ build_application() {
 
 # Once for each build: remembers the loaded classes, which halves the time to the first page. Does without if it fails.
 train_application() {
+  local scratch
   [ ! -f "$APP/classes.jsa" ] && [ ! -f "$APP/untrained" ] || return 0
+  scratch=$(mktemp -d)
+  ! runs_as_root || chown "$APP_USER": "$scratch"
   with_progress "preparing a quick start" "$STATE/training.log" \
-    java -XX:ArchiveClassesAtExit="$APP/classes.jsa" -Dspring.context.exit=onRefresh "${JAVA_LIMITS[@]}" \
-    -jar "$APP/stratopneum.jar" --spring.config.additional-location="file:$DB_CONFIG" || touch "$APP/untrained"
+    "${UNPRIVILEGED[@]}" java -XX:ArchiveClassesAtExit="$scratch/classes.jsa" -Dspring.context.exit=onRefresh \
+    "${JAVA_LIMITS[@]}" -jar "$APP/stratopneum.jar" \
+    --spring.config.additional-location="file:$(application_settings "$DB_CONFIG")" &&
+    install -m 0644 "$scratch/classes.jsa" "$APP/classes.jsa" || touch "$APP/untrained"
+  rm -rf "$scratch"
 }
 
 application_pid() {
@@ -101,29 +163,39 @@ already_running() {
 
 application_start() {
   local port=$1 demo=$2 foreground=$3 listen=$4 tls=$5 proxy=$6 command
-  command=(java "${JAVA_LIMITS[@]}")
+  command=("${UNPRIVILEGED[@]}" java "${JAVA_LIMITS[@]}")
   [ ! -f "$APP/classes.jsa" ] || command+=(-XX:SharedArchiveFile="$APP/classes.jsa" -Xlog:disable -Xlog:all=error:stderr)
   command+=(-jar "$APP/stratopneum.jar" --server.port="$port" --stratopneum.demo="$demo"
-    --spring.config.additional-location="file:$DB_CONFIG")
+    --spring.config.additional-location="file:$(application_settings "$DB_CONFIG")")
   rm -f "$APP_WHERE"
   if [ "$listen" != 127.0.0.1 ] || [ -n "$tls" ]; then
     printf '%s %s' "$listen" "$([ -n "$tls" ] && printf https || printf http)" >"$APP_WHERE"
     command+=(--server.address="$listen")
   fi
-  [ -z "$tls" ] || command+=(--server.ssl.key-store="$tls" --server.servlet.session.cookie.secure=true)
-  # who asks, and how, is then what the proxy says
-  [ -z "$proxy" ] || command+=(--server.forward-headers-strategy=native)
+  if [ -n "$tls" ]; then
+    "${UNPRIVILEGED[@]}" test -r "$tls" || fail "the keystore must be readable by the user '$APP_USER', as which the application runs"
+    command+=(--server.ssl.key-store="$tls" --stratopneum.https=true)
+  fi
+  # who asks, and how, is then what the proxy says; and nobody but it
+  [ -z "$proxy" ] || command+=(--server.forward-headers-strategy=native --stratopneum.https=true
+    --server.tomcat.remoteip.internal-proxies="$(addresses_as_pattern "$proxy")")
+  [ -z "${STRATOPNEUM_ADDRESS-}" ] || command+=(--stratopneum.address="$STRATOPNEUM_ADDRESS")
   printf '%s' "$port" >"$APP_PORT"
+  cd /
   if [ -n "$foreground" ]; then
     say "Starting at $(address "$port"); Ctrl+C stops it (the database stays until ./stratopneum stop)."
     printf '%s' "$$" >"$APP_PID"
     exec "${command[@]}" 9>&-
   fi
   [ ! -f "$APP_LOG" ] || mv "$APP_LOG" "$APP_LOG.before"
-  setsid nohup "${command[@]}" >"$APP_LOG" 2>&1 </dev/null 9>&- &
+  (umask 027 && : >"$APP_LOG")
+  setsid nohup "${command[@]}" >>"$APP_LOG" 2>&1 </dev/null 9>&- &
   printf '%s' "$!" >"$APP_PID"
   wait_until_it_answers "$port"
 }
+
+# "192.0.2.7,::1" as a regular expression of just these.
+addresses_as_pattern() { printf '%s' "$1" | sed 's/[.]/\\&/g; s/,/|/g'; }
 
 wait_until_it_answers() {
   local port=$1 half
@@ -189,8 +261,10 @@ bench_application() {
   bench_port=$(free_port)
   gauge=$(free_port)
   mail=$(free_port)
-  java "${JAVA_LIMITS[@]}" -jar "$APP/stratopneum.jar" --server.port="$bench_port" --stratopneum.gauge.port="$gauge" \
-    --stratopneum.mail.simulated-port="$mail" --spring.config.additional-location="file:$bench_config" \
+  migrate "$bench_config"
+  "${UNPRIVILEGED[@]}" java "${JAVA_LIMITS[@]}" -jar "$APP/stratopneum.jar" --server.port="$bench_port" \
+    --stratopneum.gauge.port="$gauge" --stratopneum.mail.simulated-port="$mail" \
+    --spring.config.additional-location="file:$(application_settings "$bench_config")" \
     >"$STATE/bench.log" 2>&1 </dev/null &
   pid=$!
   # shellcheck disable=SC2064 # the names are known now and gone then
@@ -199,9 +273,10 @@ bench_application() {
     kill -0 "$pid" 2>/dev/null || fail "the application ended; its log is $STATE/bench.log"
     sleep 0.5
   done
-  url=$(sed -n 's#^spring.flyway.url=jdbc:##p' "$bench_config")
+  url=$(setting url "$(owner_config "$bench_config")")
+  url=${url#jdbc:}
   bench_owner=postgresql://stratopneum_owner@${url#postgresql://}
-  PGPASSWORD=$(sed -n 's/^spring.flyway.password=//p' "$bench_config")
+  PGPASSWORD=$(setting password "$(owner_config "$bench_config")")
   export PGPASSWORD
 }
 

@@ -7,10 +7,10 @@ setting() { sed -n "s/^$1=//p" "$2"; }
 as_owner() {
   local config=$1 tool=$2
   shift 2
-  PGPASSWORD=$(setting spring.flyway.password "$config") "$(postgres_bin)/$tool" "$@"
+  PGPASSWORD=$(setting password "$(owner_config "$config")") "$(postgres_bin)/$tool" "$@"
 }
 
-database_address() { setting spring.flyway.url "$1" | sed 's#^jdbc:postgresql://#postgresql://stratopneum_owner@#'; }
+database_address() { setting url "$(owner_config "$1")" | sed 's#^jdbc:postgresql://#postgresql://stratopneum_owner@#'; }
 
 # The newest step of the schema that this version knows.
 newest_step() {
@@ -27,15 +27,20 @@ newest_step() {
 backup_write() {
   local config=$1 file=$2 part
   [ -n "$file" ] || usage_error "backup wants the file to write"
-  [ ! -e "$file" ] || fail "'$file' is there already; nothing is written over"
+  # a link that leads nowhere is there as well: what it is written through to is nobody's backup
+  if [ -e "$file" ] || [ -L "$file" ]; then
+    fail "'$file' is there already; nothing is written over"
+  fi
   [ -d "$(dirname "$file")" ] || fail "there is no folder '$(dirname "$file")'"
-  part=$(mktemp "$file.XXXXXX") || fail "'$file' cannot be written"
+  part=$(mktemp "$(dirname "$file")/.backup.XXXXXX") || fail "'$file' cannot be written"
   # shellcheck disable=SC2064 # the name is known now and gone then
   trap "rm -f '$part'" EXIT
   as_owner "$config" pg_dump --format=custom --no-owner --exclude-table-data='visits.*' \
     --file="$part" --dbname="$(database_address "$config")" || fail "the backup could not be written"
   backup_check "$part" || fail "the backup could not be read again; nothing was kept"
-  mv -n "$part" "$file"
+  # made by somebody meanwhile, it is not written over
+  mv -nT "$part" "$file"
+  [ ! -e "$part" ] || fail "'$file' is there now; nothing is written over"
   trap - EXIT
   say "Written to $file and read again: $(du -h "$file" | cut -f1), $(backup_entries "$file") entries of the log."
 }
@@ -83,6 +88,7 @@ restore_read() {
   as_superuser "$home" -c 'drop database if exists stratopneum_before with (force)' \
     -c 'alter database stratopneum rename to stratopneum_before' \
     -c 'alter database stratopneum_new rename to stratopneum' postgres
+  rm -f "$MIGRATED"
 }
 
 # Changes what is there with what was there before.
@@ -93,4 +99,5 @@ restore_back() {
   as_superuser "$home" -c 'alter database stratopneum rename to stratopneum_new' \
     -c 'alter database stratopneum_before rename to stratopneum' \
     -c 'alter database stratopneum_new rename to stratopneum_before' postgres
+  rm -f "$MIGRATED"
 }

@@ -3,6 +3,8 @@
 
 DB_CONFIG=$STATE/application.properties
 DB_LOG_NAME=postgresql.log
+# which build and which database the tables were brought up to date for
+MIGRATED=$STATE/migrated
 
 # The postgres user must be able to walk through to its own folder, whatever the umask was.
 open_state_folder() { ! runs_as_root || chmod a+x "$STATE"; }
@@ -84,11 +86,24 @@ SQL
 spring.datasource.url=jdbc:postgresql://127.0.0.1:$port/stratopneum
 spring.datasource.username=stratopneum_app
 spring.datasource.password=$app_password
-spring.flyway.url=jdbc:postgresql://127.0.0.1:$port/stratopneum
-spring.flyway.user=stratopneum_owner
-spring.flyway.password=$owner_password
+CONF
+    cat >"$(owner_config "$config")" <<CONF
+url=jdbc:postgresql://127.0.0.1:$port/stratopneum
+user=stratopneum_owner
+password=$owner_password
 CONF
   )
+}
+
+# The owner of the tables signs in from a file of its own, which the serving process never reads.
+owner_config() { printf '%s/owner.properties' "$(dirname "$1")"; }
+
+# Settings of before had both in one file.
+split_settings() {
+  local config=$1
+  grep -q '^spring.flyway.' "$config" || return 0
+  (umask 077 && sed -n 's/^spring\.flyway\.//p' "$config" >"$(owner_config "$config")")
+  sed -i '/^spring.flyway./d' "$config"
 }
 
 database_port() { sed -n "s/^port = \([0-9]*\).*/\1/p" "$1/data/postgresql.conf" | tail -n 1; }
@@ -145,7 +160,7 @@ database_up_elsewhere() {
   port_is_free "$old" && return 1
   new=$(free_port)
   as_postgres sed -i "s/^port = $old\$/port = $new/" "$home/data/postgresql.conf"
-  [ ! -f "$DB_CONFIG" ] || sed -i "s#127.0.0.1:$old/#127.0.0.1:$new/#" "$DB_CONFIG"
+  [ ! -f "$DB_CONFIG" ] || sed -i "s#127.0.0.1:$old/#127.0.0.1:$new/#" "$DB_CONFIG" "$(owner_config "$DB_CONFIG")"
   as_postgres "$(postgres_bin)/pg_ctl" -D "$home/data" -l "$home/$DB_LOG_NAME" -w -t 60 -s start 9>&- >/dev/null 2>&1
 }
 
@@ -153,6 +168,7 @@ database_start() {
   local home
   home=$(database_home)
   if [ -d "$home/data" ] && [ -f "$DB_CONFIG" ]; then
+    split_settings "$DB_CONFIG"
     database_answers "$home" && return
     database_folder "$home"
     database_up "$home"
@@ -194,7 +210,7 @@ database_forget() {
   local home
   home=$(database_home)
   database_stop
-  rm -rf "${home:?}" "$DB_CONFIG"
+  rm -rf "${home:?}" "$DB_CONFIG" "$(owner_config "$DB_CONFIG")" "$MIGRATED"
 }
 
 # For the tests: a throw-away database. `test-database start` prints the settings file, `stop FILE` removes all;

@@ -61,3 +61,10 @@ create table sent_on_day (
 alter table sent_on_day enable row level security;
 create policy own_rows on sent_on_day using (owner = current_rider()) with check (owner = current_rider());
 grant select, insert, update, delete on sent_on_day to ${appRole};
+
+-- How far the tables have come, for an application that may not look at how they got there.
+create function schema_step() returns integer
+  language sql stable security definer set search_path = public, pg_temp
+  as $$ select max(version::integer) from flyway_schema_history where success and version is not null $$;
+revoke execute on function schema_step() from public;
+grant execute on function schema_step() to ${appRole};

@@ -1,5 +1,7 @@
 package org.stratopneum.web.support;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +16,7 @@ import org.springframework.boot.web.server.servlet.context.ServletWebServerAppli
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.stratopneum.web.StratopneumApplication;
+import org.stratopneum.web.platform.database.Migration;
 
 /**
  * Starts the application once for the whole test run, on a port of its own and a throw-away PostgreSQL, and hands out
@@ -70,6 +73,11 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
         /** One after the other: the logging of a process is set up by the first, and is not made for two at once. */
         private static synchronized ConfigurableApplicationContext startOn(Path settings, String... more) {
             List<String> arguments = new ArrayList<>(List.of(more));
+            try {
+                Migration.apply(new ThrowAwayDatabase(settings).owner());
+            } catch (IOException exception) {
+                throw new UncheckedIOException(exception);
+            }
             SpringApplication application = new SpringApplication(StratopneumApplication.class);
             application.addInitializers(context -> {
                 context.getBeanFactory().addBeanPostProcessor(new CountedQueries());

@@ -36,6 +36,11 @@ public record ThrowAwayDatabase(Path settings) {
         return database;
     }
 
+    /** Where the owner of the tables signs in from. */
+    public Path owner() {
+        return settings.resolveSibling("owner.properties");
+    }
+
     /** Writes all of it to a file that is not there yet, as {@code ./stratopneum backup} does. */
     public void backUp(Path file) {
         launcher("test-database", "backup", settings.toString(), file.toString());

@@ -26,6 +26,7 @@ class DatabaseAwayTest {
         try (ConfigurableApplicationContext context = RunningApplication.Started.startOn(database)) {
             Site site = RunningApplication.siteOf(context);
             Guest guest = Guest.withAccount(site);
+            guest.get("/garage");
             database.kill();
             saysSo(() -> guest.get("/"));
             saysSo(() -> site.get("/todo"));

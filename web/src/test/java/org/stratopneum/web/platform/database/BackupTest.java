@@ -95,14 +95,12 @@ class BackupTest {
     /** Every table with the number and a digest of its rows, but for whoever is signed in. */
     private static Map<String, String> contents(ThrowAwayDatabase database) throws IOException, SQLException {
         Properties settings = new Properties();
-        try (InputStream in = Files.newInputStream(database.settings())) {
+        try (InputStream in = Files.newInputStream(database.owner())) {
             settings.load(in);
         }
         Map<String, String> contents = new TreeMap<>();
         try (Connection connection = DriverManager.getConnection(
-                        settings.getProperty("spring.flyway.url"),
-                        "stratopneum_owner",
-                        settings.getProperty("spring.flyway.password"));
+                        settings.getProperty("url"), "stratopneum_owner", settings.getProperty("password"));
                 Statement statement = connection.createStatement()) {
             List<String> tables = new ArrayList<>();
             try (ResultSet rows = statement.executeQuery(
