@@ -3,7 +3,8 @@
 
 NODE_HOME=$STATE/node
 LEAST_JAVA=17
-LEAST_NODE=20
+# the one that styles and scripts are built and checked with, everywhere
+NODE=22.23.5
 
 major_of() { printf '%s' "$1" | sed -E 's/^[^0-9]*([0-9]+).*/\1/'; }
 
@@ -15,8 +16,11 @@ have_maven() { command -v mvn >/dev/null; }
 
 have_node() {
   [ -x "$NODE_HOME/bin/node" ] && PATH=$NODE_HOME/bin:$PATH
-  command -v npm >/dev/null && command -v node >/dev/null && (($(major_of "$(node --version)") >= LEAST_NODE))
+  have_npm && command -v node >/dev/null && [ "$(node --version)" = "v$NODE" ]
 }
+
+# Nothing is fetched that is not as its repository says it should be.
+maven() { mvn --batch-mode --no-transfer-progress --strict-checksums "$@"; }
 
 have_npm() { command -v npm >/dev/null; }
 
@@ -80,18 +84,18 @@ install_packages() {
     fail "installing failed; see $STATE/install.log"
 }
 
-# Debian 12 has an older Node than the style builder wants; npm carries a newer one as a package.
+# Debian has another Node than the pinned one; npm carries that as a package.
 install_node() {
   local arch
   case $(uname -m) in
     x86_64) arch=x64 ;;
     aarch64) arch=arm64 ;;
-    *) fail "Node $LEAST_NODE or later is wanted and there is no ready one for $(uname -m); install it, then start again" ;;
+    *) fail "Node $NODE is wanted and there is no ready one for $(uname -m); install it, then start again" ;;
   esac
   mkdir -p "$NODE_HOME"
-  with_progress "fetching a newer Node than Debian's" "$STATE/install.log" \
-    npm install --prefix "$NODE_HOME" --ignore-scripts --no-audit --no-fund "node-linux-$arch@^22" ||
-    fail "Node $LEAST_NODE or later is wanted; see $STATE/install.log"
+  with_progress "fetching Node $NODE" "$STATE/install.log" \
+    npm install --prefix "$NODE_HOME" --ignore-scripts --no-audit --no-fund --save-exact "node-linux-$arch@$NODE" ||
+    fail "Node $NODE is wanted; see $STATE/install.log"
   mkdir -p "$NODE_HOME/bin"
   ln -sf "../node_modules/node-linux-$arch/bin/node" "$NODE_HOME/bin/node"
   have_node || true

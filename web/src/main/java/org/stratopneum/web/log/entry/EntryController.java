@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.stratopneum.web.platform.fault.BusyException;
+import org.springframework.http.CacheControl;
 
 /** One entry of the log. */
 @Controller("entryOfLog")
@@ -76,7 +77,9 @@ class EntryController {
         Picture picture = photos.picture(id);
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(picture.mediaType()))
-                .header("Cache-Control", "private, max-age=3600")
+                // asked for each time, so that nobody sees it after its rider has signed out
+                .cacheControl(CacheControl.noCache().cachePrivate())
+                .eTag(id.toString())
                 .header("X-Content-Type-Options", "nosniff")
                 .body(picture.bytes());
     }
