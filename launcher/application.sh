@@ -256,7 +256,7 @@ application_status() {
 # The pages of a large garage, on a database and a port of its own that are gone afterwards.
 # An application on a database of its own, gone with the launcher: sets config, port and owner's address.
 bench_application() {
-  local pid gauge mail url
+  local pid gauge mail
   bench_config=$(test_database start durable)
   bench_port=$(free_port)
   gauge=$(free_port)
@@ -273,10 +273,13 @@ bench_application() {
     kill -0 "$pid" 2>/dev/null || fail "the application ended; its log is $STATE/bench.log"
     sleep 0.5
   done
-  url=$(setting url "$(owner_config "$bench_config")")
-  url=${url#jdbc:}
-  bench_owner=postgresql://stratopneum_owner@${url#postgresql://}
-  PGPASSWORD=$(setting password "$(owner_config "$bench_config")")
+  owner_address "$bench_config"
+}
+
+# Sets how psql signs in as the owner of the tables of the database with settings $1.
+owner_address() {
+  bench_owner=$(database_address "$1")
+  PGPASSWORD=$(setting password "$(owner_config "$1")")
   export PGPASSWORD
 }
 

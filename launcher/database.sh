@@ -214,20 +214,20 @@ database_forget() {
 }
 
 # For the tests: a throw-away database. `test-database start` prints the settings file, `stop FILE` removes all;
-# `start durable` makes one that writes as a rider's does, to be measured.
+# `start durable [SETTINGS]` makes one that writes as a rider's does, to be measured. It lies in TEST_DATABASES, or /tmp.
 test_database() {
   local folder more=''
   case ${1-} in
     start)
-      folder=$(mktemp -d /tmp/stratopneum-test.XXXXXX)
+      folder=$(mktemp -d "${TEST_DATABASES:-/tmp}/stratopneum-test.XXXXXX")
       chmod 0711 "$folder"
-      [ "${2-}" = durable ] || more=$FORGETFUL
+      more=$([ "${2-}" = durable ] && printf '%s' "${3-}" || printf '%s' "$FORGETFUL")
       database_make "$folder/database" "$folder/application.properties" "$more"
       printf '%s\n' "$folder/application.properties"
       ;;
     stop)
       folder=$(dirname "${2-}")
-      [[ $folder == /tmp/stratopneum-test.* ]] || fail "not a test database: '${2-}'"
+      [[ $folder == /tmp/*stratopneum-test.* ]] || fail "not a test database: '${2-}'"
       as_postgres "$(postgres_bin)/pg_ctl" -D "$folder/database/data" -m immediate -w -s stop >/dev/null 2>&1 || true
       rm -rf "$folder"
       ;;

@@ -43,6 +43,9 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
 
     private static final String INTERVENTION = "57P";
 
+    /** Insufficient resources: the disk is full, the memory, or all connections are taken. */
+    private static final String RESOURCES = "53";
+
     private final ITemplateEngine templates;
     private final Wording wording;
 
@@ -61,7 +64,7 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
             if (why.isEmpty() || response.isCommitted()) {
                 throw failed;
             }
-            LOG.warn("No connection to the database: {}", failed.getMessage());
+            LOG.warn("The database cannot be asked: {}", failed.getMessage());
             say(why.get(), request, response);
         }
     }
@@ -71,6 +74,11 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
         for (Throwable cause = failed; cause != null; cause = underneath(cause)) {
             if (cause instanceof SQLException sql && isAway(sql.getSQLState())) {
                 return Optional.of("error.database.away");
+            }
+            if (cause instanceof SQLException sql
+                    && sql.getSQLState() != null
+                    && sql.getSQLState().startsWith(RESOURCES)) {
+                return Optional.of("error.database.full");
             }
             if (cause instanceof SQLTransientConnectionException && cause.getCause() == null) {
                 return Optional.of("error.database.busy");

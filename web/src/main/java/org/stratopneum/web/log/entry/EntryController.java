@@ -3,6 +3,7 @@ package org.stratopneum.web.log.entry;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -15,7 +16,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.stratopneum.web.platform.fault.BusyException;
-import org.springframework.http.CacheControl;
 
 /** One entry of the log. */
 @Controller("entryOfLog")

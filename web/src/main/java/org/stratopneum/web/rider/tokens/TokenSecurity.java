@@ -46,7 +46,9 @@ class TokenSecurity {
                 .csrf(csrf -> csrf.disable())
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())
-                .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                // a browser's session that comes along is none of its business
+                .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS)
+                        .sessionFixation(fixation -> fixation.none()))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, exception) ->
                                 refuse(response, HttpStatus.UNAUTHORIZED, "token", ""))
                         .accessDeniedHandler((request, response, exception) ->
