@@ -105,8 +105,7 @@ class SecurityConfiguration {
                 .addFilterBefore(new ForeignSites(address), CsrfFilter.class)
                 .addFilterBefore(UploadGate.ofFiles(), CsrfFilter.class)
                 // no session management here: it would keep the demo rider, who signs in at every request, in a
-                // session,
-                // and renew the form token each time. Signing in (account.Session) begins the session itself
+                // session, and renew the form token each time. Signing in (account.Sessions) begins it itself
                 .exceptionHandling(handling -> handling.authenticationEntryPoint(new SignInEntryPoint()));
         demoEntry.ifPresent(filter -> http.addFilterBefore(filter, ForeignSites.class));
         return withoutExtras(http).build();

@@ -43,6 +43,9 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
 
     private static final String INTERVENTION = "57P";
 
+    /** What the pool says of a connection that broke before: what is rolled back then hides why. */
+    private static final String CLOSED = "Connection is closed";
+
     /** Insufficient resources: the disk is full, the memory, or all connections are taken. */
     private static final String RESOURCES = "53";
 
@@ -72,12 +75,10 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
     /** The message that says why there is no connection, empty where something else failed. */
     private static Optional<String> why(Throwable failed) {
         for (Throwable cause = failed; cause != null; cause = underneath(cause)) {
-            if (cause instanceof SQLException sql && isAway(sql.getSQLState())) {
+            if (cause instanceof SQLException sql && isAway(sql)) {
                 return Optional.of("error.database.away");
             }
-            if (cause instanceof SQLException sql
-                    && sql.getSQLState() != null
-                    && sql.getSQLState().startsWith(RESOURCES)) {
+            if (cause instanceof SQLException sql && state(sql).startsWith(RESOURCES)) {
                 return Optional.of("error.database.full");
             }
             if (cause instanceof SQLTransientConnectionException && cause.getCause() == null) {
@@ -100,8 +101,15 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
         return false;
     }
 
-    private static boolean isAway(String state) {
-        return state != null && (state.startsWith(CONNECTION) || state.startsWith(INTERVENTION));
+    private static String state(SQLException exception) {
+        return exception.getSQLState() == null ? "" : exception.getSQLState();
+    }
+
+    private static boolean isAway(SQLException exception) {
+        String state = state(exception);
+        return state.startsWith(CONNECTION)
+                || state.startsWith(INTERVENTION)
+                || state.isEmpty() && CLOSED.equals(exception.getMessage());
     }
 
     private void say(String why, HttpServletRequest request, HttpServletResponse response) throws IOException {
