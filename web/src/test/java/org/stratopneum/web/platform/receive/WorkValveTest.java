@@ -32,7 +32,7 @@ class WorkValveTest {
                 })
                 .when(work)
                 .invoke(Mockito.any(), Mockito.any());
-        WorkValve valve = new WorkValve(2, patience);
+        WorkValve valve = new WorkValve(2, patience, new Slots(3, 1));
         valve.setNext(work);
         return valve;
     }
@@ -40,6 +40,7 @@ class WorkValveTest {
     private static Response ask(WorkValve valve, String path) throws Exception {
         Request request = Mockito.mock(Request.class);
         Mockito.when(request.getRequestURI()).thenReturn(path);
+        Mockito.when(request.getRemoteAddr()).thenReturn("192.0.2.7");
         Response response = Mockito.mock(Response.class);
         valve.invoke(request, response);
         return response;
@@ -80,6 +81,28 @@ class WorkValveTest {
             go.countDown();
             Mockito.verify(style.get(), Mockito.never()).sendError(Mockito.anyInt());
             for (Future<Response> one : busy) {
+                Mockito.verify(one.get(), Mockito.never()).sendError(Mockito.anyInt());
+            }
+        }
+    }
+
+    /** A slow line keeps a file on its way for minutes: that takes no turn, and not more than its network's share. */
+    @Test
+    void filesOnTheirWayTakeNoTurn() throws Exception {
+        WorkValve valve = valve(Duration.ofMillis(50));
+        try (Others crowd = new Others(4)) {
+            Future<Response> slow = crowd.run(() -> ask(valve, "/tracks/5"));
+            while (now.get() < 1) {
+                Thread.sleep(5);
+            }
+            Mockito.verify(ask(valve, "/tracks/6")).sendError(503);
+            Future<Response> page = crowd.run(() -> ask(valve, "/todo"));
+            Future<Response> other = crowd.run(() -> ask(valve, "/log"));
+            while (now.get() < 3) {
+                Thread.sleep(5);
+            }
+            go.countDown();
+            for (Future<Response> one : List.of(slow, page, other)) {
                 Mockito.verify(one.get(), Mockito.never()).sendError(Mockito.anyInt());
             }
         }
