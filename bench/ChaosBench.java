@@ -383,7 +383,7 @@ class ChaosBench {
             Rider rider, Random random, long end, List<Double> times, Map<Integer, AtomicInteger> answers) {
         try {
             // they do not all come in the second after a start
-            Thread.sleep(random.nextInt(20_000));
+            Thread.sleep(random.nextInt((int) Math.min(20_000, (end - System.nanoTime()) / 4_000_000)));
             while (System.nanoTime() < end) {
                 Thread.sleep((long) (-10_000 * Math.log(1 - random.nextDouble())));
                 int what = random.nextInt(100);

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
+import java.net.InetAddress;
 import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -126,7 +127,7 @@ class BodyValveTest {
     }
 
     private static Socket halfSent(String more) throws IOException {
-        Socket socket = new Socket("127.0.0.1", port());
+        Socket socket = new Socket(InetAddress.getLoopbackAddress(), port());
         socket.setSoTimeout(10_000);
         String head = "POST / HTTP/1.1\r\nHost: here\r\nContent-Type: " + FORM + "\r\nContent-Length: 1000\r\n\r\na=";
         socket.getOutputStream().write((head + more).getBytes(StandardCharsets.US_ASCII));
