@@ -140,7 +140,7 @@ class ArchiveTest {
         Guest guest = Guest.withAccount(site);
         String head = "{\"format\": \"stratopneum-garage\", \"version\": 1, \"rider\": {\"name\": \"";
         byte[] file = (head + "x".repeat(60 << 20) + "\"}}").getBytes(StandardCharsets.UTF_8);
-        assertThat(Sent.file(guest, "garage.json", file).press("check")).contains("longer than any that we write");
+        assertThat(Sent.file(guest, "garage.json", file).press("check")).contains("too long for an archive");
     }
 
     @Test
@@ -202,7 +202,7 @@ class ArchiveTest {
                 List.of(
                         "this is not an archive: it must begin with &quot;format&quot;: &quot;stratopneum-garage&quot; and &quot;version&quot;"),
                 text.replaceFirst("\"places\":", "\"deep\":" + "[".repeat(2000) + "]".repeat(2000) + ",\"places\":"),
-                List.of("too deep in one another")));
+                List.of("nested too deep")));
         refused.forEach((file, words) -> {
             Guest guest = Guest.withAccount(site);
             String page = bringIn(guest, file);
