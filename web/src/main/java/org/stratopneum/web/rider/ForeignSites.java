@@ -12,14 +12,14 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import org.stratopneum.web.platform.site.SiteAddress;
 
 /** Refuses what another site's page sends: whatever changes something comes from a page of ours, or from no page. */
-class ForeignSites extends OncePerRequestFilter {
+public class ForeignSites extends OncePerRequestFilter {
 
     private static final Set<String> CHANGE_NOTHING = Set.of("GET", "HEAD", "OPTIONS", "TRACE");
     private static final Set<String> OURS = Set.of("same-origin", "none");
 
     private final SiteAddress address;
 
-    ForeignSites(SiteAddress address) {
+    public ForeignSites(SiteAddress address) {
         this.address = address;
     }
 

@@ -44,6 +44,11 @@ public final class Script {
         return new Script(site, fresh.group(1));
     }
 
+    /** The header that it sends. */
+    public String authorization() {
+        return authorization;
+    }
+
     public HttpResponse<String> get(String path) {
         return send(request(path).GET());
     }

@@ -100,7 +100,7 @@ class Sessions {
         Begun begun = Optional.<Begun>ofNullable(session.getAttribute(BEGUN))
                 .orElseGet(() -> new Begun(
                         UUID.nameUUIDFromBytes(session.getId().getBytes(StandardCharsets.US_ASCII)),
-                        new Caller("?", "?")));
+                        new Caller(null, null)));
         return new Device(begun.id(), begun.caller(), session.getCreationTime(), session.getLastAccessedTime(), here);
     }
 

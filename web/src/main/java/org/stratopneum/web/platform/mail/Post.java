@@ -76,7 +76,7 @@ public class Post {
         }
     }
 
-    private JavaMailSenderImpl sender() {
+    JavaMailSenderImpl sender() {
         JavaMailSenderImpl sender = new JavaMailSenderImpl();
         sender.setHost(settings.simulated() ? MailCatcher.HOST : settings.host());
         sender.setPort(settings.simulated() ? catcher.port() : settings.port());

@@ -15,7 +15,9 @@ import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
+import org.stratopneum.web.platform.site.SiteAddress;
 import org.stratopneum.web.platform.wording.Wording;
+import org.stratopneum.web.rider.ForeignSites;
 import org.stratopneum.web.rider.UploadGate;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -33,8 +35,9 @@ class TokenSecurity {
 
     @Bean
     @Order(0)
-    SecurityFilterChain logForScripts(HttpSecurity http, Tokens tokens) throws Exception {
+    SecurityFilterChain logForScripts(HttpSecurity http, Tokens tokens, SiteAddress address) throws Exception {
         return http.securityMatcher("/api/v1/log", "/api/v1/log/**")
+                .addFilterBefore(new ForeignSites(address), AnonymousAuthenticationFilter.class)
                 .addFilterBefore(new TokenEntry(tokens), AnonymousAuthenticationFilter.class)
                 .addFilterAfter(UploadGate.ofScripts(), AuthorizationFilter.class)
                 .authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.GET)

@@ -186,6 +186,21 @@ class LogForScriptsTest {
     }
 
     @Test
+    void whatAnotherSitesPageSendsIsRefused() {
+        assertThat(site.post(
+                                LOG,
+                                reading(UUID.randomUUID(), 152),
+                                "Authorization",
+                                script.authorization(),
+                                "Content-Type",
+                                "application/json",
+                                "Origin",
+                                "https://elsewhere.example")
+                        .statusCode())
+                .isEqualTo(403);
+    }
+
+    @Test
     void aTokenOpensNothingOnceItIsTakenAway() {
         String page = guest.get("/tokens").body();
         assertThat(page).contains("Gauge", "read and add").doesNotContain("id=\"fresh\"");

@@ -6,8 +6,11 @@ import java.io.IOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.time.Clock;
+import java.util.Properties;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.mockito.Mockito;
 
 class MailCatcherTest {
@@ -46,6 +49,25 @@ class MailCatcherTest {
             assertThat(post.send(LETTER)).as("after it has stopped").isFalse();
         }
         assertThat(visits).hasValue(0);
+    }
+
+    /** RFC 8314: TLS from the first word on port 465; elsewhere a password waits for STARTTLS. */
+    @ParameterizedTest
+    @CsvSource({"465, true, false", "587, false, true", "25, false, true"})
+    void aPasswordGoesOverAnEncryptedLine(int port, String atOnce, String startTls) {
+        MailSettings settings = Mockito.mock(MailSettings.class);
+        Mockito.when(settings.host()).thenReturn("mail.example");
+        Mockito.when(settings.port()).thenReturn(port);
+        Mockito.when(settings.user()).thenReturn("somebody");
+        Mockito.when(settings.password()).thenReturn("secret");
+        Mockito.when(settings.siteHost()).thenReturn("bikes.example");
+        Properties ways =
+                new Post(settings, Mockito.mock(MailCatcher.class)).sender().getJavaMailProperties();
+        assertThat(ways)
+                .containsEntry("mail.smtp.ssl.enable", atOnce)
+                .containsEntry("mail.smtp.starttls.required", startTls)
+                .containsEntry("mail.smtp.ssl.checkserveridentity", "true")
+                .containsEntry("mail.from", "mail@bikes.example");
     }
 
     private static void count(ServerSocket stranger, AtomicInteger visits) {
