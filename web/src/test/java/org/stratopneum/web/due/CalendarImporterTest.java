@@ -20,8 +20,18 @@ import org.stratopneum.web.rider.Riders;
 
 class CalendarImporterTest {
 
-    private static final String CALENDAR = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nBEGIN:VEVENT\r\nUID:1\r\n"
-            + "DTSTAMP:20260101T000000Z\r\nDTSTART;VALUE=DATE:20260310\r\nSUMMARY:Over the pass\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
+    private static final String CALENDAR = """
+            BEGIN:VCALENDAR
+            VERSION:2.0
+            PRODID:x
+            BEGIN:VEVENT
+            UID:1
+            DTSTAMP:20260101T000000Z
+            DTSTART;VALUE=DATE:20260310
+            SUMMARY:Over the pass
+            END:VEVENT
+            END:VCALENDAR
+            """.replace("\n", "\r\n");
 
     /** A page that shows it, and the look before, do not read it again. */
     @Test
