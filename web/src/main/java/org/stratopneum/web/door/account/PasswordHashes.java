@@ -6,7 +6,7 @@ import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.stratopneum.web.platform.fault.BusyException;
-import org.stratopneum.web.platform.fault.Turns;
+import org.stratopneum.web.platform.receive.Turns;
 
 /**
  * Hashes passwords with Argon2id: 19 MiB, two rounds, one lane, a set of parameters of the OWASP Password Storage Cheat

@@ -34,7 +34,7 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.web.platform.fault.BusyException;
-import org.stratopneum.web.platform.fault.Turns;
+import org.stratopneum.web.platform.receive.Turns;
 
 /**
  * Reads a photo and makes a new file of its picture alone, turned the right way up and no larger than a screen. Place,

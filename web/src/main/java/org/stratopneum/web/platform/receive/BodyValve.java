@@ -5,9 +5,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.time.Duration;
-import java.util.List;
-import java.util.Locale;
-import java.util.regex.Pattern;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ValveBase;
@@ -29,13 +26,6 @@ final class BodyValve extends ValveBase {
 
     private static final String AGAIN_S = "3";
 
-    /** Where files, and a script's many entries, go. */
-    private static final List<Pattern> LARGE = List.of(
-            Pattern.compile("/imports"),
-            Pattern.compile("/log/[^/]+/photos"),
-            Pattern.compile("/bikes/[^/]+/tracks"),
-            Pattern.compile("/api/v1/log"));
-
     private final Slots slots;
     private final Duration within;
 
@@ -51,9 +41,9 @@ final class BodyValve extends ValveBase {
 
     @Override
     public void invoke(Request request, Response response) throws IOException, ServletException {
-        if (hasNoBody(request) || isLarge(request)) {
+        if (hasNoBody(request) || FileAddresses.isReceivedLater(request)) {
             getNext().invoke(request, response);
-        } else if (isFile(request) || request.getContentLengthLong() > MOST) {
+        } else if (FileAddresses.isFile(request) || request.getContentLengthLong() > MOST) {
             refuse(response, HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
         } else {
             receive(request, response);
@@ -63,16 +53,6 @@ final class BodyValve extends ValveBase {
     private static boolean hasNoBody(Request request) {
         return request.getContentLengthLong() == 0
                 || request.getContentLengthLong() < 0 && request.getHeader("Transfer-Encoding") == null;
-    }
-
-    private static boolean isLarge(Request request) {
-        String path = request.getRequestURI();
-        return LARGE.stream().anyMatch(address -> address.matcher(path).matches());
-    }
-
-    private static boolean isFile(Request request) {
-        String type = request.getContentType();
-        return type != null && type.toLowerCase(Locale.ROOT).startsWith("multipart/");
     }
 
     private void receive(Request request, Response response) throws IOException, ServletException {

@@ -7,7 +7,6 @@ import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
-import java.util.regex.Pattern;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ValveBase;
@@ -23,10 +22,6 @@ final class WorkValve extends ValveBase {
     private static final String AGAIN_S = "5";
 
     private static final List<String> READY = List.of("/assets/", "/actuator/", "/gauge-stream", "/worker.js");
-
-    /** Files, in and out: a slow line takes minutes for them. */
-    private static final Pattern LONG =
-            Pattern.compile("/exchange/.*|/imports|/tracks/.*|/log/[^/]+/photos|/bikes/[^/]+/tracks");
 
     private final Semaphore turns;
     private final Duration patience;
@@ -49,7 +44,7 @@ final class WorkValve extends ValveBase {
         String path = request.getRequestURI();
         if (READY.stream().anyMatch(path::startsWith)) {
             getNext().invoke(request, response);
-        } else if (LONG.matcher(path).matches()) {
+        } else if (FileAddresses.isLong(request)) {
             onItsWay(Networks.of(request.getRemoteAddr()), request, response);
         } else if (hasTurn()) {
             try {

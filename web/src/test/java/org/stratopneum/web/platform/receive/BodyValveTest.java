@@ -116,6 +116,7 @@ class BodyValveTest {
         "/sign-in, text/plain, 524289, 413",
         "/sign-in, multipart/form-data; boundary=x, 10, 413",
         "/imports, multipart/form-data; boundary=x, 600000, 200",
+        "/imports, application/x-www-form-urlencoded, 600000, 413",
         "/log/5/photos, multipart/form-data; boundary=x, 600000, 200",
         "/log/5/note, multipart/form-data; boundary=x, 10, 413",
         "/api/v1/log, application/json, 600000, 200"

@@ -1,9 +1,10 @@
-package org.stratopneum.web.platform.fault;
+package org.stratopneum.web.platform.receive;
 
 import java.time.Duration;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
+import org.stratopneum.web.platform.fault.BusyException;
 
 /**
  * Work that takes much of the machine: a few at a time, a few more wait a moment, and whoever comes beyond these is told
