@@ -1,6 +1,8 @@
 package org.stratopneum.web.exchange.archive;
 
+import java.util.Collection;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -88,8 +90,10 @@ interface ArchiveMapper {
             + " limit 1)::text</script>")
     String different(ArchiveTable table, String json);
 
-    @Select("select exists (select 1 from photo where id = #{id})")
-    boolean hasPhoto(UUID id);
+    /** Which of these pictures are there already. */
+    @Select("<script>select id from photo where id in"
+            + " <foreach collection='ids' item='id' open='(' separator=',' close=')'>#{id}</foreach></script>")
+    Set<UUID> photosAmong(Collection<UUID> ids);
 
     /** Whether there is anything in the garage. */
     @Select("""

@@ -253,7 +253,11 @@ class ArchiveReader implements Importer {
 
         private int keepRows(ArchiveTable table, List<JsonNode> rows, String where) {
             if (table == ArchiveTable.PHOTOS) {
-                rows.forEach(row -> pictureAnew((ObjectNode) row, where));
+                Set<UUID> known = mapper.photosAmong(
+                        rows.stream().map(row -> id(row, "id")).toList());
+                rows.stream()
+                        .filter(row -> !known.contains(id(row, "id")))
+                        .forEach(row -> pictureAnew((ObjectNode) row, where));
             }
             String list = json.writeValueAsString(
                     rows.stream().map(ColumnNames::toColumns).toList());
@@ -267,9 +271,6 @@ class ArchiveReader implements Importer {
 
         /** A picture of a file is no more trusted than one that is sent alone; one that is there already is kept. */
         private void pictureAnew(ObjectNode row, String where) {
-            if (mapper.hasPhoto(id(row, "id"))) {
-                return;
-            }
             try {
                 Picture picture = pictures.again(
                         Base64.getDecoder().decode(row.get("bytes").asString()), "bytes");
