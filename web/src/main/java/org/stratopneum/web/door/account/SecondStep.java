@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import javax.crypto.spec.SecretKeySpec;
 import org.apache.commons.codec.binary.Base32;
 import org.springframework.stereotype.Service;
@@ -63,13 +64,13 @@ class SecondStep {
         return transaction.execute(status -> mapper.own()).map(SecondStepMapper.Row::confirmedAt);
     }
 
-    /** A new secret, in force once a code of it came. */
-    Setup begin(String name) {
+    /** A new secret, in force once a code of it came; empty where one is in force. */
+    Optional<Setup> begin(String name) {
         byte[] secret = new byte[SECRET_BYTES];
         new SecureRandom().nextBytes(secret);
         transaction.executeWithoutResult(
                 status -> mapper.prepare(secret, clock.instant().truncatedTo(ChronoUnit.MICROS)));
-        return begun(name).orElseThrow();
+        return begun(name);
     }
 
     /** The secret that waits to be confirmed; empty where none does. */
@@ -89,12 +90,21 @@ class SecondStep {
 
     /** Whether {@code typed} is a code that holds now, or a recovery code; either is used up. Counted as passwords are. */
     Entry check(RiderPrincipal rider, String typed) {
+        return counted(rider, () -> use(typed) || accounts.useCode(typed));
+    }
+
+    /** Puts a new secret in force, if {@code typed} is a code of it: nothing else shows that the authenticator has it. */
+    Entry confirm(RiderPrincipal rider, String typed) {
+        return counted(rider, () -> use(typed));
+    }
+
+    private Entry counted(RiderPrincipal rider, BooleanSupplier right) {
         List<Limit> made = Tries.ofSecondStep(rider.riderId());
         Duration wait = guard.reserve(made);
         if (!wait.isZero()) {
             return Entry.tooSoon(wait);
         }
-        if (!use(typed) && !accounts.useCode(typed)) {
+        if (!right.getAsBoolean()) {
             return Entry.WRONG;
         }
         guard.succeeded(made);

@@ -108,6 +108,10 @@ class SecondStepTest {
         assertThat(rider.post("/account/second-step/confirm", Map.of("code", "000000"))
                         .statusCode())
                 .isEqualTo(422);
+        assertThat(rider.post("/account/second-step/confirm", Map.of("code", recovery.group(1)))
+                        .statusCode())
+                .as("a recovery code does not show that the phone has the key")
+                .isEqualTo(422);
         String first = code(secret, Duration.ZERO);
         assertThat(rider.post("/account/second-step/confirm", Map.of("code", first))
                         .statusCode())
@@ -116,6 +120,10 @@ class SecondStepTest {
                 .contains("Second step switched on")
                 .doesNotContain(secret);
 
+        assertThat(rider.post("/account/second-step", Map.of("current", Guest.PASSWORD))
+                        .statusCode())
+                .as("sent again by an old page")
+                .isEqualTo(302);
         Guest elsewhere = new Guest(site);
         var asked = elsewhere.post("/sign-in", password);
         assertThat(asked.statusCode()).isEqualTo(200);
