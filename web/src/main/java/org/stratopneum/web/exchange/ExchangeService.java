@@ -1,8 +1,11 @@
 package org.stratopneum.web.exchange;
 
+import java.io.IOException;
+import java.io.OutputStream;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -79,7 +82,7 @@ class ExchangeService {
             if (run.version() == 1) {
                 imports.understand(
                         id,
-                        run.format() == ImportFormat.CSV ? csv.guess(imports.head(id)) : imports.guess(run),
+                        run.format() == ImportFormat.CSV ? csv.guess(imports.source(run)) : imports.guess(run),
                         run.version());
             }
             return new Received(null, id);
@@ -95,7 +98,7 @@ class ExchangeService {
         boolean waits =
                 !run.state().busy() && run.state() != ImportRun.State.DONE && run.state() != ImportRun.State.UNDONE;
         boolean table = run.format() == ImportFormat.CSV && waits;
-        CsvPreview preview = table ? csv.preview(imports.head(id), settings) : null;
+        CsvPreview preview = table ? csv.preview(imports.source(run), settings) : null;
         Map<String, String> open = table ? csv.open(settings) : waits ? imports.open(run) : Map.of();
         return new ImportPage(
                 run,
@@ -111,6 +114,7 @@ class ExchangeService {
                 run.state() == ImportRun.State.UNDONE
                         && imports.redoable(run)
                         && (run.format() != ImportFormat.CSV || csv.redoable(settings)),
+                run.state().busy() ? 0 : imports.leftOut(id).size(),
                 table ? csv.asked(settings) : List.of());
     }
 
@@ -119,16 +123,10 @@ class ExchangeService {
         choices.put("fields", csv.fields(settings));
         choices.put("holds", csv.holds());
         choices.put("part", csv.partSorts());
-        choices.put("mass", csv.units("MASS"));
         choices.put("order", csv.orders());
         choices.put("encoding", csv.encodings());
         choices.put("separator", csv.separators());
         choices.put("decimal", csv.decimals());
-        choices.put("pressure", csv.pressures());
-        choices.put("length", csv.units("LENGTH"));
-        choices.put("volume", csv.units("VOLUME"));
-        choices.put("distance", csv.units("DISTANCE"));
-        choices.put("temperature", csv.units("TEMPERATURE"));
         choices.put("bike", csv.bikes());
         choices.put("position", csv.positions());
         return choices;
@@ -141,7 +139,7 @@ class ExchangeService {
         imports.understand(
                 id,
                 run.format() == ImportFormat.CSV
-                        ? csv.kept(typed, imports.settings(run), imports.head(id))
+                        ? csv.kept(typed, imports.settings(run), imports.source(run))
                         : asked(run, typed),
                 version);
     }
@@ -159,6 +157,12 @@ class ExchangeService {
                 .filter(tick -> typed.containsKey(tick.name()))
                 .forEach(tick -> answers.put(tick.name(), "on"));
         return answers;
+    }
+
+    /** Writes the rows of a table that something was wrong with. */
+    @Transactional(readOnly = true)
+    void rowsToMend(ImportRun run, Set<Integer> rows, OutputStream out) throws IOException {
+        csv.rowsToMend(imports.source(run), imports.settings(run), rows, imports.faults(run), out);
     }
 
     /** Whether nothing is left open that must be said before a row can be read. */

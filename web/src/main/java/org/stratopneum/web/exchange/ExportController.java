@@ -12,6 +12,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.stratopneum.web.exchange.archive.ArchiveSchema;
@@ -45,14 +46,15 @@ class ExportController {
         send(response, archive::write);
     }
 
-    @GetMapping("/exchange/table.csv")
-    void table(@RequestParam String sort, HttpServletResponse response) throws IOException {
+    @GetMapping("/exchange/table.{form:csv|xlsx}")
+    void table(@PathVariable String form, @RequestParam String sort, HttpServletResponse response) throws IOException {
         CsvExport.Sort known = Arrays.stream(CsvExport.Sort.values())
                 .filter(one -> one.name().toLowerCase(Locale.ROOT).equals(sort))
                 .findFirst()
                 .orElseThrow(NotThereException::new);
-        answer(response, sort, "csv", "text/csv;charset=UTF-8");
-        send(response, out -> csv.write(known, out));
+        CsvExport.Form written = CsvExport.Form.valueOf(form.toUpperCase(Locale.ROOT));
+        answer(response, sort, form, written.mediaType());
+        send(response, out -> csv.write(known, written, out));
     }
 
     /** Writes a file. */

@@ -1,8 +1,12 @@
 package org.stratopneum.web.exchange;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -11,7 +15,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import org.stratopneum.web.intake.ImportRun;
 import org.stratopneum.web.intake.Imports;
+import org.stratopneum.web.platform.fault.NotThereException;
 
 /** Files that are brought in: received, understood, checked, in, and out again. */
 @Controller
@@ -72,23 +78,42 @@ class ImportController {
             @RequestParam(defaultValue = "") String then,
             @RequestParam Map<String, String> typed) {
         service.understand(id, typed, version);
-        return then.equals("check") ? read(id, true) : to(id);
+        return then.equals("check") ? read(id, true, false) : to(id);
+    }
+
+    /** Rows that something was wrong with, with what that is, as a table to mend and bring in. */
+    @GetMapping("/imports/{id}/rows-to-mend.csv")
+    void rowsToMend(@PathVariable UUID id, HttpServletResponse response) throws IOException {
+        ImportRun run = imports.run(id);
+        Set<Integer> rows = imports.leftOut(id);
+        if (rows.isEmpty()) {
+            throw new NotThereException();
+        }
+        response.setContentType("text/csv;charset=UTF-8");
+        response.setHeader("Cache-Control", "no-store");
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment()
+                        .filename("stratopneum-rows-to-mend.csv")
+                        .build()
+                        .toString());
+        service.rowsToMend(run, rows, response.getOutputStream());
     }
 
     /** Reads every row and writes none. */
     @PostMapping("/imports/{id}/check")
     String check(@PathVariable UUID id) {
-        return read(id, true);
+        return read(id, true, false);
     }
 
     @PostMapping("/imports/{id}/bring-in")
-    String bringIn(@PathVariable UUID id) {
-        return read(id, false);
+    String bringIn(@PathVariable UUID id, @RequestParam(defaultValue = "false") boolean leaveOut) {
+        return read(id, false, leaveOut);
     }
 
-    private String read(UUID id, boolean dry) {
+    private String read(UUID id, boolean dry, boolean leaveOut) {
         if (service.clear(id)) {
-            imports.read(id, dry);
+            imports.read(id, dry, leaveOut);
         }
         return to(id);
     }

@@ -19,6 +19,7 @@ import org.stratopneum.web.platform.wording.FormView;
  * @param choices what may be chosen in each field of the form
  * @param same another import by which the same file is in already, or null
  * @param undoable whether it can be taken out again, {@code redoable} put back
+ * @param leftOut how many rows have errors, and can be had as a file to mend
  * @param asked fields of the form that matter for the columns that there are
  */
 public record ImportPage(
@@ -33,6 +34,7 @@ public record ImportPage(
         UUID same,
         boolean undoable,
         boolean redoable,
+        int leftOut,
         List<String> asked) {
 
     /** Fields of the form that do not matter now, and are kept. */
@@ -40,6 +42,11 @@ public record ImportPage(
         return choices.keySet().stream()
                 .filter(name -> !name.equals("fields") && !asked.contains(name))
                 .toList();
+    }
+
+    /** Rows without an error. */
+    public int goodRows() {
+        return run.rowsRead() - leftOut;
     }
 
     public String state() {

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
@@ -17,7 +18,7 @@ interface ImportMapper {
 
     String RUNS = """
             select id, format, file_name, bytes, settings::text as settings, state, bytes_read, rows_read, added,
-                   repeated, fault_count, faults::text as faults, was_empty, last_sequence, made_at, beat_at, version
+                   repeated, fault_count, faults::text as faults, was_empty, last_sequence, leaves_out, made_at, beat_at, version
             from import_run
             """;
 
@@ -55,9 +56,19 @@ interface ImportMapper {
     int forgetPieces(UUID id);
 
     /** Files that nobody went on with. */
-    @Delete(
-            "delete from import_run where made_at < #{before} and state in ('RECEIVED', 'CHECKED', 'CHECKING', 'FAILED', 'RUNNING')")
+    @Delete("delete from import_run where made_at < #{before} and state in ('RECEIVED', 'CHECKED', 'FAILED')")
     int forget(Instant before);
+
+    /** Rows that nobody came to mend. */
+    @Delete("""
+            delete from import_piece p using import_run r
+            where r.id = p.import_id and r.made_at < #{before} and r.state in ('DONE', 'UNDONE')
+            """)
+    int forgetLeftOut(Instant before);
+
+    /** Rows that were left out, by their numbers. */
+    @Select("select unnest(left_out) from import_run where id = #{id} order by 1")
+    Set<Integer> leftOut(UUID id);
 
     @Delete("delete from import_run where id = #{id} and state in ('RECEIVED', 'CHECKED', 'FAILED')")
     int drop(UUID id);
@@ -70,16 +81,29 @@ interface ImportMapper {
             """)
     int understand(UUID id, String settings, int version);
 
-    /** Takes the file to read it; 0 when somebody else does, or it is in already. */
+    /**
+     * Has the file read by whoever comes to it; 0 when somebody does already, or it is in.
+     *
+     * @param leaveOut whether rows with faults are left out, and the others brought in
+     */
     @Update("""
             update import_run
-            set state = #{state}, bytes_read = 0, rows_read = 0, added = 0, repeated = 0, fault_count = 0, faults = '[]',
-                beat_at = #{at}, version = version + 1
-            where id = #{id}
-              and (state in ('RECEIVED', 'CHECKED', 'FAILED')
-                   or (state in ('CHECKING', 'RUNNING') and beat_at < #{deadSince}))
+            set state = #{state}, leaves_out = #{leaveOut}, bytes_read = 0, rows_read = 0, added = 0, repeated = 0, fault_count = 0, faults = '[]',
+                attempts = 0, beat_at = #{at}, version = version + 1
+            where id = #{id} and state in ('RECEIVED', 'CHECKED', 'FAILED')
             """)
-    int take(UUID id, ImportRun.State state, Instant at, Instant deadSince);
+    int ask(UUID id, ImportRun.State state, boolean leaveOut, Instant at);
+
+    /** Whether this transaction is the only one that reads a file of its rider. */
+    @Select("select pg_try_advisory_xact_lock(hashtextextended('import of ' || current_rider(), 0))")
+    boolean takeTurn();
+
+    /** Begins to read it from its beginning; 0 when that was tried so often already, or it is not to be read any more. */
+    @Update("""
+            update import_run set attempts = attempts + 1, bytes_read = 0, rows_read = 0
+            where id = #{id} and version = #{version} and attempts < #{most}
+            """)
+    int begin(UUID id, int version, int most);
 
     @Update("update import_run set bytes_read = #{bytesRead}, rows_read = #{rows}, beat_at = #{at} where id = #{id}")
     int beat(UUID id, long bytesRead, int rows, Instant at);
@@ -88,7 +112,8 @@ interface ImportMapper {
             update import_run
             set state = #{state}, rows_read = #{result.rows}, added = #{result.added}, repeated = #{result.repeated},
                 fault_count = #{result.faultCount}, faults = #{faults}::jsonb, was_empty = #{wasEmpty},
-                bytes_read = bytes, beat_at = #{at}, version = version + 1,
+                left_out = #{result.leftOutRows}::integer[], bytes_read = bytes,
+                beat_at = #{at}, version = version + 1,
                 last_sequence = (select max(sequence) from log_entry)
             where id = #{id}
             """)

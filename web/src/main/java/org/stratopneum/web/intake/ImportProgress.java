@@ -1,7 +1,9 @@
 package org.stratopneum.web.intake;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 
 /** How far the reading of one file has come, and what was found on the way. */
 public final class ImportProgress {
@@ -19,7 +21,10 @@ public final class ImportProgress {
     private final Listener listener;
     private final long most;
     private final String tooMany;
+    private final boolean leavesOut;
     private final List<ImportFault> faults = new ArrayList<>();
+    private final Set<Integer> leftOut = new LinkedHashSet<>();
+    private boolean stopped;
     private int faultCount;
     private int rows;
     private int added;
@@ -28,8 +33,10 @@ public final class ImportProgress {
     /**
      * @param most rows that may be read
      * @param tooMany what is said where there are more
+     * @param leavesOut whether a row with faults is left out and the others are brought in
      */
-    public ImportProgress(Listener listener, long most, String tooMany) {
+    public ImportProgress(Listener listener, long most, String tooMany, boolean leavesOut) {
+        this.leavesOut = leavesOut;
         this.listener = listener;
         this.most = most;
         this.tooMany = tooMany;
@@ -56,18 +63,37 @@ public final class ImportProgress {
         repeated += known;
     }
 
+    /** Something is wrong with a file that is brought in whole or not at all. */
     public void fault(String where, String what) {
+        stopped = true;
+        keep(where, what);
+    }
+
+    /**
+     * Something is wrong with a row; others may be brought in without it.
+     *
+     * @param row its number, from 1
+     * @param where the same, in words
+     */
+    public void fault(int row, String where, String what) {
+        leftOut.add(row);
+        keep(where, what);
+    }
+
+    private void keep(String where, String what) {
         faultCount++;
         if (faults.size() < MOST_FAULTS) {
             faults.add(new ImportFault(where, what));
         }
     }
 
+    /** Whether what is read from here may still come in. */
     public boolean fine() {
-        return faultCount == 0;
+        return !stopped && (leavesOut || faultCount == 0);
     }
 
     public ImportResult result() {
-        return new ImportResult(rows, added, repeated, faultCount, List.copyOf(faults));
+        boolean mayStand = fine() && (faultCount == 0 || leftOut.size() < rows);
+        return new ImportResult(rows, added, repeated, faultCount, List.copyOf(faults), List.copyOf(leftOut), mayStand);
     }
 }

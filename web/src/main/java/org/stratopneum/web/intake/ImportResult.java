@@ -1,6 +1,7 @@
 package org.stratopneum.web.intake;
 
 import java.util.List;
+import java.util.stream.Collectors;
 
 /**
  * What came of reading a file.
@@ -9,10 +10,29 @@ import java.util.List;
  * @param repeated those that were
  * @param faultCount how many faults there are
  * @param faults the first of them
+ * @param leftOut numbers of the rows that are left out for their faults
+ * @param mayStand whether what was read may stay
  */
-public record ImportResult(int rows, int added, int repeated, int faultCount, List<ImportFault> faults) {
+public record ImportResult(
+        int rows,
+        int added,
+        int repeated,
+        int faultCount,
+        List<ImportFault> faults,
+        List<Integer> leftOut,
+        boolean mayStand) {
+
+    /** Nothing was read, for that reason. */
+    static ImportResult broken(String reason) {
+        return new ImportResult(0, 0, 0, 1, List.of(new ImportFault("", reason)), List.of(), false);
+    }
 
     public boolean fine() {
         return faultCount == 0;
+    }
+
+    /** An array as PostgreSQL writes it. */
+    public String leftOutRows() {
+        return leftOut.stream().map(String::valueOf).collect(Collectors.joining(",", "{", "}"));
     }
 }

@@ -10,6 +10,7 @@ import java.util.UUID;
  * @param bytesRead how many bytes were read so far
  * @param faults the first faults, as JSON
  * @param lastSequence of the log when it was in, or null
+ * @param leavesOut whether rows with faults are left out and the others brought in, or nothing is
  * @param beatAt when whoever reads it was last seen
  */
 public record ImportRun(
@@ -27,6 +28,7 @@ public record ImportRun(
         String faults,
         boolean wasEmpty,
         Long lastSequence,
+        boolean leavesOut,
         Instant madeAt,
         Instant beatAt,
         int version) {

@@ -1,46 +1,41 @@
 package org.stratopneum.web.intake;
 
-import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.wording.Wording;
-import org.stratopneum.web.rider.CurrentRider;
-import org.stratopneum.web.rider.RiderPrincipal;
 import org.stratopneum.web.rider.quota.Quota;
+import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Reads files in the background, a few at once, each in one transaction; tells in others how far it is. */
+/** Reads a file in one transaction; tells in others how far it is. */
 @Component
 class ImportWorker {
 
     private static final Logger LOG = LoggerFactory.getLogger(ImportWorker.class);
     private static final Duration BEAT = Duration.ofSeconds(1);
-    private static final int PATIENCE_S = 20;
     private static final int MANY = 1000;
 
-    /** Each has a connection to the database, of which pages need most. */
-    private static final int AT_ONCE = 3;
+    /** A file that ended as many readers is not given to another. */
+    private static final int MOST_ATTEMPTS = 3;
 
-    private final ExecutorService threads = Executors.newFixedThreadPool(AT_ONCE, task -> new Thread(task, "imports"));
-    private final FairTurns turns = new FairTurns(threads);
     private final ImportMapper mapper;
     private final ObjectProvider<Importer> importers;
     private final Quota quota;
@@ -70,54 +65,94 @@ class ImportWorker {
     }
 
     /** Does something in a transaction of its own, so that others see it at once. */
-    <T> T alone(Supplier<T> work) {
+    private <T> T alone(Supplier<T> work) {
         return alone.execute(status -> work.get());
     }
 
-    void begin(ImportRun run, Map<String, String> settings, boolean dry) {
-        RiderPrincipal rider = new RiderPrincipal(CurrentRider.id().orElseThrow(), false);
-        turns.add(rider.riderId(), () -> CurrentRider.runAs(rider, () -> read(run, settings, dry)));
+    /** How it ended. */
+    enum Outcome {
+        ENDED,
+        /** Another file of the same rider is being read. */
+        NOT_ITS_TURN
     }
 
-    private void read(ImportRun run, Map<String, String> settings, boolean dry) {
+    /**
+     * Reads a file to its end, for the rider of the thread.
+     *
+     * @param version of the import when it was to be read; nothing is done where it was changed since
+     * @param stopping whether whoever reads is to leave off
+     * @throws RuntimeException where it is to be tried again
+     */
+    Outcome read(UUID id, int version, BooleanSupplier stopping) {
+        Optional<ImportRun> run = alone(() -> mapper.run(id))
+                .filter(found -> found.version() == version && found.state().busy());
+        if (run.isEmpty()) {
+            return Outcome.ENDED;
+        }
+        return read(run.get(), stopping);
+    }
+
+    private Outcome read(ImportRun run, BooleanSupplier stopping) {
+        boolean dry = run.state() == ImportRun.State.CHECKING;
+        boolean[] turn = new boolean[1];
         boolean[] wasEmpty = new boolean[1];
         ImportResult result;
         try {
             result = whole.execute(status -> {
+                turn[0] = mapper.takeTurn();
+                if (!turn[0]) {
+                    return null;
+                }
+                if (alone(() -> mapper.begin(run.id(), run.version(), MOST_ATTEMPTS)) == 0) {
+                    return ImportResult.broken(wording.text("import.broke-readers"));
+                }
                 wasEmpty[0] = mapper.emptyGarage();
-                ImportResult read = readAll(run, settings);
-                if (dry || !read.fine()) {
+                ImportResult read = readAll(run, dry, stopping);
+                if (dry || !read.mayStand()) {
                     status.setRollbackOnly();
                 } else {
-                    mapper.end(run.id(), ImportRun.State.DONE, read, "[]", wasEmpty[0], logbook.now());
-                    mapper.forgetPieces(run.id());
+                    end(run, ImportRun.State.DONE, read, wasEmpty[0]);
+                    if (read.fine()) {
+                        mapper.forgetPieces(run.id());
+                    }
                     if (read.added() >= MANY) {
                         mapper.lookAnew();
                     }
                 }
                 return read;
             });
+        } catch (ImportPausedException | DataAccessResourceFailureException | TransactionException later) {
+            throw later;
         } catch (RuntimeException | StackOverflowError | OutOfMemoryError broken) {
             // whatever a file does to its reading, the next one is read
             LOG.error("Import {} broke off", run.id(), broken);
-            result = new ImportResult(0, 0, 0, 1, List.of(new ImportFault("", wording.text("import.broken"))));
+            result = ImportResult.broken(wording.text("import.broken"));
+        }
+        if (!turn[0]) {
+            return Outcome.NOT_ITS_TURN;
         }
         int rows = result.rows();
         alone.executeWithoutResult(status -> quota.rows(rows));
-        if (dry || !result.fine()) {
+        if (dry || !result.mayStand()) {
             ImportResult told = result;
-            ImportRun.State state = result.fine() ? ImportRun.State.CHECKED : ImportRun.State.FAILED;
-            alone(() -> mapper.end(
-                    run.id(), state, told, json.writeValueAsString(told.faults()), wasEmpty[0], logbook.now()));
+            ImportRun.State state = result.mayStand() ? ImportRun.State.CHECKED : ImportRun.State.FAILED;
+            alone(() -> end(run, state, told, wasEmpty[0]));
         }
+        return Outcome.ENDED;
     }
 
-    private ImportResult readAll(ImportRun run, Map<String, String> settings) {
+    private int end(ImportRun run, ImportRun.State state, ImportResult result, boolean wasEmpty) {
+        return mapper.end(run.id(), state, result, json.writeValueAsString(result.faults()), wasEmpty, logbook.now());
+    }
+
+    private ImportResult readAll(ImportRun run, boolean dry, BooleanSupplier stopping) {
         Map<ImportFormat, Importer> byFormat =
                 importers.stream().collect(Collectors.toMap(Importer::format, Function.identity()));
+        Map<String, String> settings = json.readValue(run.settings(), new TypeReference<Map<String, String>>() {});
         Pieces file = new Pieces(mapper, run);
-        Beat beat = new Beat(run.id(), file);
-        ImportProgress progress = new ImportProgress(beat, quota.rowsLeft(), wording.text("import.rows-of-today"));
+        Beat beat = new Beat(run.id(), file, stopping);
+        ImportProgress progress = new ImportProgress(
+                beat, quota.rowsLeft(), wording.text("import.rows-of-today"), dry || run.leavesOut());
         try {
             byFormat.get(run.format()).read(file, settings, run.id(), progress);
         } catch (ImportStoppedException stopped) {
@@ -135,24 +170,24 @@ class ImportWorker {
         private final Pieces file;
         private Instant last = Instant.EPOCH;
 
-        Beat(UUID run, Pieces file) {
+        private final BooleanSupplier stopping;
+
+        Beat(UUID run, Pieces file, BooleanSupplier stopping) {
             this.run = run;
             this.file = file;
+            this.stopping = stopping;
         }
 
         @Override
         public void at(int rows) {
+            if (stopping.getAsBoolean() || Thread.currentThread().isInterrupted()) {
+                throw new ImportPausedException();
+            }
             Instant now = logbook.now();
             if (Duration.between(last, now).compareTo(BEAT) >= 0) {
                 last = now;
                 alone(() -> mapper.beat(run, file.bytesRead(), rows, now));
             }
         }
-    }
-
-    @PreDestroy
-    void stop() throws InterruptedException {
-        threads.shutdownNow();
-        threads.awaitTermination(PATIENCE_S, TimeUnit.SECONDS);
     }
 }

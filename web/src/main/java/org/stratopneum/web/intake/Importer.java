@@ -3,7 +3,10 @@ package org.stratopneum.web.intake;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import org.springframework.core.io.InputStreamSource;
+import org.stratopneum.core.check.Problem;
 
 /** Brings in files of one format. */
 public interface Importer {
@@ -13,6 +16,11 @@ public interface Importer {
     /** Whether a file that begins so is one of these; a name says nothing. */
     default boolean recognises(byte[] head) {
         return false;
+    }
+
+    /** Why a file that begins so, and is nothing else, is not taken; empty where it is. */
+    default Optional<Problem> refuses(byte[] head, InputStreamSource file) throws IOException {
+        return Optional.empty();
     }
 
     /** How a new file is understood. */

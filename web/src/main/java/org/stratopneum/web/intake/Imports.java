@@ -8,12 +8,12 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.io.InputStreamSource;
@@ -25,6 +25,7 @@ import org.stratopneum.web.log.LogIntake;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.fault.ChangedMeanwhileException;
 import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.platform.work.BackgroundWork;
 import org.stratopneum.web.rider.quota.Quota;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -43,14 +44,11 @@ public class Imports {
     private static final int LONGEST_NAME = 200;
     private static final Duration KEPT = Duration.ofDays(7);
 
-    /** Whoever reads a file tells so every second; after so long nobody does any more. */
-    private static final Duration DEAD = Duration.ofMinutes(2);
-
     private final ImportMapper mapper;
     private final Logbook logbook;
     private final LogIntake intake;
     private final ImportedItems items;
-    private final ImportWorker worker;
+    private final BackgroundWork work;
     private final ObjectProvider<Importer> importers;
     private final JsonMapper json;
     private final Quota quota;
@@ -60,7 +58,7 @@ public class Imports {
             Logbook logbook,
             LogIntake intake,
             ImportedItems items,
-            ImportWorker worker,
+            BackgroundWork work,
             ObjectProvider<Importer> importers,
             JsonMapper json,
             Quota quota) {
@@ -68,7 +66,7 @@ public class Imports {
         this.logbook = logbook;
         this.intake = intake;
         this.items = items;
-        this.worker = worker;
+        this.work = work;
         this.importers = importers;
         this.json = json;
         this.quota = quota;
@@ -117,16 +115,22 @@ public class Imports {
         quota.file(FIELD, bytes);
         Instant now = logbook.now();
         mapper.forget(now.minus(KEPT));
+        mapper.forgetLeftOut(now.minus(KEPT));
         try {
             MessageDigest digest = MessageDigest.getInstance("SHA-256");
             byte[] head;
             try (InputStream in = file.getInputStream()) {
                 head = in.readNBytes(HEAD);
             }
+            ImportFormat format = formatOf(head);
+            Optional<Problem> refused = importerOf(format).refuses(head, file);
+            if (refused.isPresent()) {
+                throw new InvalidInputException(refused.get().under(FIELD));
+            }
             try (InputStream in = new DigestInputStream(file.getInputStream(), digest)) {
                 in.transferTo(java.io.OutputStream.nullOutputStream());
             }
-            if (mapper.insert(id, formatOf(head), cut(name), bytes, digest.digest(), now) == 0) {
+            if (mapper.insert(id, format, cut(name), bytes, digest.digest(), now) == 0) {
                 return id;
             }
             try (InputStream in = file.getInputStream()) {
@@ -153,8 +157,12 @@ public class Imports {
     }
 
     private Importer importerOf(ImportRun run) {
+        return importerOf(run.format());
+    }
+
+    private Importer importerOf(ImportFormat format) {
         return importers.stream()
-                .filter(importer -> importer.format() == run.format())
+                .filter(importer -> importer.format() == format)
                 .findFirst()
                 .orElseThrow();
     }
@@ -189,13 +197,6 @@ public class Imports {
         return plain.length() > LONGEST_NAME ? plain.substring(0, LONGEST_NAME) : plain;
     }
 
-    /** The beginning of a file. */
-    @Transactional(readOnly = true)
-    public byte[] head(UUID id) {
-        byte[] first = mapper.piece(id, 0).map(ImportMapper.Bytes::content).orElse(new byte[0]);
-        return Arrays.copyOf(first, Math.min(first.length, HEAD));
-    }
-
     /** @throws ChangedMeanwhileException when it was changed since {@code version}, or is being read */
     @Transactional
     public void understand(UUID id, Map<String, String> settings, int version) {
@@ -205,14 +206,30 @@ public class Imports {
         }
     }
 
-    /** Has the file read from its first row to its last, in the background; nothing where that is being done already. */
-    public void read(UUID id, boolean dry) {
-        ImportRun run = worker.alone(() -> run(id));
-        Instant now = logbook.now();
-        ImportRun.State state = dry ? ImportRun.State.CHECKING : ImportRun.State.RUNNING;
-        if (worker.alone(() -> mapper.take(id, state, now, now.minus(DEAD))) == 1) {
-            worker.begin(run, settings(run), dry);
+    /**
+     * Has the file read from its first row to its last, in the background; nothing where that is being done already.
+     *
+     * @param dry whether it is only checked
+     * @param leaveOut whether rows with faults are left out and the others brought in
+     */
+    @Transactional
+    public void read(UUID id, boolean dry, boolean leaveOut) {
+        int version = run(id).version();
+        if (mapper.ask(id, dry ? ImportRun.State.CHECKING : ImportRun.State.RUNNING, leaveOut, logbook.now()) == 1) {
+            work.add(ImportQueue.place(id, version + 1));
         }
+    }
+
+    /** A file as it was received, where it still is; of one that is in, only while rows of it wait to be mended. */
+    @Transactional(readOnly = true)
+    public Importer.Source source(ImportRun run) {
+        return new Pieces(mapper, run);
+    }
+
+    /** Numbers of the rows that were left out for their faults. */
+    @Transactional(readOnly = true)
+    public Set<Integer> leftOut(UUID id) {
+        return mapper.leftOut(id);
     }
 
     /** Forgets a file that is not in. */

@@ -46,13 +46,17 @@ class PartsTableTest {
         return rows;
     }
 
+    private static List<String> withoutIds(List<String> rows) {
+        return rows.stream().map(row -> row.substring(row.indexOf(','))).toList();
+    }
+
     @Test
     void aTableOfPartsIsKnownByItsHeadingsAndFillsTheShelf() {
         Sent sent = Sent.table(guest, SHED);
         assertThat(sent.form())
                 .containsEntry("holds", "PARTS")
                 .containsEntry("order", "DMY")
-                .containsEntry("pressure", "BAR")
+                .containsEntry("unit8", "BAR")
                 .containsEntry("column2", "SIZE");
         assertThat(sent.page()).contains("tire Tussock 57", "rim Steady 30", "sealant Tarn milk");
         assertThat(sent.press("check")).contains("6 would be new, 0 are there already");
@@ -61,7 +65,7 @@ class PartsTableTest {
         assertThat(shelf(guest)).contains("Tussock 57", "Steady 30", "Drover 622", "Tarn milk", "Levers");
         assertThat(rows(guest))
                 .hasSize(1 + 6)
-                .filteredOn(row -> row.startsWith("tire,Tussock 57,57-622,"))
+                .filteredOn(row -> row.contains(",tire,Tussock 57,57-622,"))
                 .hasSize(2)
                 .allSatisfy(row -> assertThat(row).contains("49.90", "2025-04-03", ",yes,"));
     }
@@ -156,6 +160,6 @@ class PartsTableTest {
         Sent sent = Sent.table(other, String.join("\r\n", out));
         assertThat(sent.page()).doesNotContain("id=\"fault-columns\"");
         assertThat(sent.press("bring-in")).contains("7 new");
-        assertThat(rows(other)).containsExactlyElementsOf(out);
+        assertThat(withoutIds(rows(other))).containsExactlyElementsOf(withoutIds(out));
     }
 }

@@ -2,7 +2,9 @@ package org.stratopneum.web.intake;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -15,13 +17,15 @@ import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TestRider;
 import org.stratopneum.web.support.TypedBike;
 
-/** A file whose reader is gone, as after a power cut. */
+/** Files that wait to be read, and are read once. */
 @ExtendWith(RunningApplication.class)
 class LeftOffTest {
 
     private final Site site;
     private final ImportMapper mapper;
     private final TestRider rider;
+    private final PlatformTransactionManager transactions;
+    private final RiderMapper riders;
     private final JdbcTemplate jdbc;
 
     LeftOffTest(
@@ -32,33 +36,54 @@ class LeftOffTest {
             JdbcTemplate jdbc) {
         this.site = site;
         this.mapper = mapper;
+        this.transactions = transactions;
+        this.riders = riders;
         this.rider = TestRider.make(transactions, riders);
         this.jdbc = jdbc;
     }
 
+    /** A file that brings down whoever reads it is not given to a fourth, and one that is read is not begun once more. */
     @Test
-    void nobodyTakesWhatSomebodyReadsUntilTheyAreGone() {
-        var now = java.time.Instant.parse("2026-03-01T10:00:00Z");
-        var id = java.util.UUID.randomUUID();
+    void aFileIsAskedForOnceAndTriedThreeTimes() {
+        var now = Instant.parse("2026-03-01T10:00:00Z");
+        UUID id = UUID.randomUUID();
         rider.does(() -> mapper.insert(id, ImportFormat.CSV, "a.csv", 10, new byte[32], now));
-        assertThat(take(id, now, now.minusSeconds(120))).isEqualTo(1);
-        assertThat(take(id, now.plusSeconds(30), now.minusSeconds(90)))
-                .as("it is being read")
-                .isZero();
-        rider.does(() -> mapper.beat(id, 5, 1, now.plusSeconds(60)));
-        assertThat(take(id, now.plusSeconds(150), now.plusSeconds(30)))
-                .as("a minute ago it still was")
-                .isZero();
-        assertThat(take(id, now.plusSeconds(300), now.plusSeconds(180)))
-                .as("nobody beats any more")
-                .isEqualTo(1);
-        assertThat(rider.asks(() -> mapper.run(id)).orElseThrow().bytesRead())
-                .as("from its beginning")
+        assertThat(ask(id)).isEqualTo(1);
+        assertThat(ask(id)).as("it is being read").isZero();
+        int version = rider.asks(() -> mapper.run(id)).orElseThrow().version();
+        for (int i = 0; i < 3; i++) {
+            assertThat(rider.asks(() -> mapper.begin(id, version, 3))).isEqualTo(1);
+        }
+        assertThat(rider.asks(() -> mapper.begin(id, version, 3))).isZero();
+        assertThat(rider.asks(() -> mapper.begin(id, version - 1, 9)))
+                .as("asked for anew since")
                 .isZero();
     }
 
-    private int take(java.util.UUID id, java.time.Instant at, java.time.Instant deadSince) {
-        return rider.asks(() -> mapper.take(id, ImportRun.State.RUNNING, at, deadSince));
+    private int ask(UUID id) {
+        return rider.asks(() -> mapper.ask(id, ImportRun.State.RUNNING, false, Instant.EPOCH));
+    }
+
+    /** Many files of one rider leave the others' turns alone. */
+    @Test
+    void ofEachRiderOneFileIsReadAtATime() {
+        TestRider other = TestRider.make(transactions, riders);
+        rider.does(() -> {
+            assertThat(mapper.takeTurn()).isTrue();
+            boolean[] turns = new boolean[2];
+            Thread meanwhile = new Thread(() -> {
+                turns[0] = rider.asks(mapper::takeTurn);
+                turns[1] = other.asks(mapper::takeTurn);
+            });
+            meanwhile.start();
+            try {
+                meanwhile.join();
+            } catch (InterruptedException exception) {
+                throw new IllegalStateException(exception);
+            }
+            assertThat(turns).containsExactly(false, true);
+        });
+        assertThat(rider.asks(mapper::takeTurn)).isTrue();
     }
 
     @Test

@@ -26,8 +26,8 @@ public final class CountedQueries implements BeanPostProcessor {
                 .build();
     }
 
-    /** Mail is sent every minute, on threads that Spring calls so; it has nothing to do with the page that is counted. */
-    private static final String ON_A_SCHEDULE = "scheduling-";
+    /** Mail is sent every minute, files are read, on threads that are called so; it has nothing to do with the page that is counted. */
+    private static final String ON_A_SCHEDULE = "db-scheduler-";
 
     /** The statements that {@code work} led to, but for those that keep sessions and slow guessing. */
     public static List<String> during(Runnable work) {

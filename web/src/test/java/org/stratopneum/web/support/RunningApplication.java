@@ -66,8 +66,8 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
         }
 
         /** An application on a database of its own. */
-        public static ConfigurableApplicationContext startOn(ThrowAwayDatabase database) {
-            return startOn(database.settings(), lazily());
+        public static ConfigurableApplicationContext startOn(ThrowAwayDatabase database, String... more) {
+            return startOn(database.settings(), lazily(more));
         }
 
         /** One after the other: the logging of a process is set up by the first, and is not made for two at once. */

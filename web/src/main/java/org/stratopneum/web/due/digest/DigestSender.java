@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.web.log.Logbook;
@@ -44,7 +43,6 @@ class DigestSender {
         this.transaction = transaction;
     }
 
-    @Scheduled(fixedDelayString = "${stratopneum.mail.every:PT1M}", initialDelayString = "PT20S")
     void sendDue() {
         Instant now = logbook.now();
         List<UUID> claimed = transaction.execute(status -> mapper.claim(now, AT_ONCE));

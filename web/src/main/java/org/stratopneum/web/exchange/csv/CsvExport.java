@@ -1,12 +1,8 @@
 package org.stratopneum.web.exchange.csv;
 
-import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.OutputStreamWriter;
 import java.io.UncheckedIOException;
-import java.io.Writer;
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -17,12 +13,11 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
@@ -38,7 +33,7 @@ import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 
-/** Writes what holds in the log as tables, in the rider's units, with headings by which they are brought in again. */
+/** Writes what holds in the log as tables, in the rider's units, with headings and ids by which they are brought in again. */
 @Service
 public class CsvExport {
 
@@ -59,14 +54,11 @@ public class CsvExport {
 
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss");
 
-    /** A spreadsheet takes a text that begins so for a formula, and does what it says. */
-    private static final Pattern FORMULA = Pattern.compile("^[=+\\-@\\t\\r].*", Pattern.DOTALL);
-
+    private static final String METRES = "m";
     private static final int DECIMALS = 4;
     private static final int PAGE = 10_000;
     private static final long MICROS = 1_000_000;
     private static final String LONG_AGO = "-200 years";
-    private static final int BUFFER = 64 << 10;
     private static final int MOST_KNOWN = 10_000;
 
     private final Logbook logbook;
@@ -83,31 +75,49 @@ public class CsvExport {
         this.riders = riders;
     }
 
-    /** UTF-8 with its mark, by which spreadsheets know it; commas, lines ended as RFC 4180 says. */
+    /** What a table is written as. */
+    public enum Form {
+        CSV("text/csv;charset=UTF-8"),
+        XLSX("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
+
+        private final String mediaType;
+
+        Form(String mediaType) {
+            this.mediaType = mediaType;
+        }
+
+        public String mediaType() {
+            return mediaType;
+        }
+    }
+
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
-    public void write(Sort sort, OutputStream out) throws IOException {
+    public void write(Sort sort, Form form, OutputStream out) throws IOException {
         Rider rider = riders.self();
-        Writer letters = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8), BUFFER);
-        letters.write('\uFEFF');
-        CSVPrinter printer = new CSVPrinter(letters, CSVFormat.RFC4180);
-        printer.printRecord(headings(sort, rider));
+        List<Sheet.Column> columns = columns(sort, rider);
+        // closed only when it is whole: what breaks off must not look so
+        Sheet sheet = form == Form.CSV
+                ? new CsvSheet(out, columns)
+                : new XlsxSheet(out, sort.name().toLowerCase(Locale.ROOT), columns);
         if (sort == Sort.PARTS) {
             for (List<String> row : parts.out(rider)) {
-                printer.printRecord(row);
+                sheet.row(row);
             }
         } else if (sort == Sort.READINGS) {
-            readings(printer, rider);
+            readings(sheet, rider);
         } else {
-            logbook.each(sort.kinds, row -> print(printer, cells(sort, row, rider)));
+            logbook.each(sort.kinds, row -> print(sheet, cells(sort, row, rider)));
         }
-        printer.flush();
+        sheet.close();
     }
 
     /** Years of them, some thousand at a time: no more of each is read than its row holds. */
-    private void readings(CSVPrinter printer, Rider rider) throws IOException {
+    private void readings(Sheet sheet, Rider rider) throws IOException {
         Map<String, String> names = new HashMap<>(Map.of("", ""));
         mapper.names().forEach(named -> names.put(named.id().toString(), named.name()));
         Map<String, String> where = Map.of("REAR", wording.where("REAR"), "FRONT", wording.where("FRONT"), "", "");
+        String set = TableWords.ours("state", Pumped.SET);
+        String found = TableWords.ours("state", Pumped.FOUND);
         // what a gauge shows comes again and again
         Map<String, String> pressures = new HashMap<>();
         Map<String, String> temperatures = new HashMap<>();
@@ -119,17 +129,18 @@ public class CsvExport {
                 List<String> cells = List.of(row.split("\u001F", -1));
                 LocalDateTime at = LocalDateTime.ofInstant(
                         Instant.ofEpochSecond(Math.floorDiv(micros(cells.get(0)), MICROS)), rider.zoneId());
-                printer.printRecord(List.of(
+                sheet.row(List.of(
+                        cells.get(2),
                         at.toLocalDate().toString(),
                         CLOCK.format(at),
-                        text(names.get(cells.get(2))),
-                        where.get(names.get(cells.get(3))),
-                        number(cells.get(4), rider.pressureUnit(), pressures),
-                        isSet(cells.get(5), cells.get(6)) ? "set" : "found",
-                        number(cells.get(7), rider.temperatureUnit(), temperatures),
-                        text(names.get(cells.get(8))),
-                        text(names.get(cells.get(9))),
-                        text(cells.get(10))));
+                        names.get(cells.get(3)),
+                        where.get(names.get(cells.get(4))),
+                        number(cells.get(5), rider.pressureUnit(), pressures),
+                        isSet(cells.get(6), cells.get(7)) ? set : found,
+                        number(cells.get(8), rider.temperatureUnit(), temperatures),
+                        names.get(cells.get(9)),
+                        names.get(cells.get(10)),
+                        cells.get(11)));
                 after = cells.get(0) + " seconds";
                 sequence = Long.parseLong(cells.get(1));
             }
@@ -153,49 +164,107 @@ public class CsvExport {
         return core.isEmpty() ? "" : known.computeIfAbsent(core, text -> number(Double.valueOf(text), unit));
     }
 
-    private static void print(CSVPrinter printer, List<String> cells) {
+    private static void print(Sheet sheet, List<String> cells) {
         try {
-            printer.printRecord(cells);
+            sheet.row(cells);
         } catch (IOException exception) {
             throw new UncheckedIOException(exception);
         }
     }
 
-    private static List<String> headings(Sort sort, Rider rider) {
-        String pressure = "pressure (" + rider.pressureUnit().symbol() + ")";
-        String temperature = "temperature (" + rider.temperatureUnit().symbol() + ")";
+    private static List<Sheet.Column> columns(Sort sort, Rider rider) {
         return switch (sort) {
             case READINGS ->
-                List.of("date", "time", "bike", "wheel", pressure, "state", temperature, "gauge", "tire", "note");
+                columns(
+                        rider,
+                        CsvField.ID,
+                        CsvField.DATE,
+                        CsvField.TIME,
+                        CsvField.BIKE,
+                        CsvField.WHEEL,
+                        CsvField.PRESSURE,
+                        CsvField.STATE,
+                        CsvField.TEMPERATURE,
+                        Besides.GAUGE,
+                        Besides.TIRE,
+                        CsvField.NOTE);
             case SEALANT ->
-                List.of(
-                        "date",
-                        "time",
-                        "bike",
-                        "wheel",
-                        "sealant (" + rider.volumeUnit().symbol() + ")",
-                        "depth (" + rider.lengthUnit().symbol() + ")",
-                        "bottle",
-                        "tire",
-                        "note");
+                columns(
+                        rider,
+                        CsvField.ID,
+                        CsvField.DATE,
+                        CsvField.TIME,
+                        CsvField.BIKE,
+                        CsvField.WHEEL,
+                        CsvField.FILLED,
+                        CsvField.DEPTH,
+                        Besides.BOTTLE,
+                        Besides.TIRE,
+                        CsvField.NOTE);
             case RIDES ->
-                List.of(
-                        "date",
-                        "time",
-                        "bike",
-                        "distance (" + rider.distanceUnit().symbol() + ")",
-                        "climb (m)",
-                        "minutes",
-                        "wet",
-                        "ground",
-                        "note");
-            case PARTS -> PartTable.headings(rider);
-            case LOG -> List.of("date", "time", "bike", "wheel", "wheelset", "tire", "kind", "what", "note");
+                columns(
+                        rider,
+                        CsvField.ID,
+                        CsvField.DATE,
+                        CsvField.TIME,
+                        CsvField.BIKE,
+                        CsvField.DISTANCE,
+                        CsvField.CLIMB,
+                        CsvField.MINUTES,
+                        CsvField.WET,
+                        CsvField.GROUND,
+                        CsvField.NOTE);
+            case PARTS -> PartTable.columns(rider);
+            case LOG ->
+                columns(
+                        rider,
+                        CsvField.ID,
+                        CsvField.DATE,
+                        CsvField.TIME,
+                        CsvField.BIKE,
+                        CsvField.WHEEL,
+                        Besides.WHEELSET,
+                        Besides.TIRE,
+                        Besides.KIND,
+                        Besides.WHAT,
+                        CsvField.NOTE);
         };
+    }
+
+    /** Columns that are written and not read. */
+    private enum Besides {
+        GAUGE,
+        TIRE,
+        BOTTLE,
+        WHEELSET,
+        KIND,
+        WHAT
+    }
+
+    private static List<Sheet.Column> columns(Rider rider, Enum<?>... columns) {
+        return Stream.of(columns).map(column -> column(rider, column)).toList();
+    }
+
+    private static Sheet.Column column(Rider rider, Enum<?> column) {
+        Quantity quantity = column instanceof CsvField field ? field.quantity() : null;
+        String unit = column == CsvField.CLIMB
+                ? METRES
+                : quantity == null ? null : quantity.of(rider.units()).symbol();
+        return new Sheet.Column(
+                TableWords.ours("column", column) + (unit == null ? "" : " (" + unit + ")"),
+                column == CsvField.DATE
+                        ? Sheet.Type.DAY
+                        : column == CsvField.TIME
+                                ? Sheet.Type.CLOCK
+                                // several dips stand in one cell
+                                : CsvField.NUMBERS.contains(column) && column != CsvField.DEPTH
+                                        ? Sheet.Type.NUMBER
+                                        : Sheet.Type.TEXT);
     }
 
     private List<String> cells(Sort sort, LogRow row, Rider rider) {
         List<String> cells = new ArrayList<>(List.of(
+                row.id().toString(),
                 LocalDate.ofInstant(row.happenedAt(), rider.zoneId()).toString(),
                 CLOCK.format(LocalTime.ofInstant(row.happenedAt(), rider.zoneId())),
                 text(row.names().bike())));
@@ -213,7 +282,7 @@ public class CsvExport {
                     number(ridden.distanceM() == null ? null : ridden.distanceM() / 1000, rider.distanceUnit()),
                     ridden.climbM() == null ? "" : Numbers.upTo(ridden.climbM(), DECIMALS),
                     ridden.minutes() == null ? "" : Numbers.upTo(ridden.minutes(), DECIMALS),
-                    ridden.wet() ? "yes" : "no",
+                    PartTable.answer(ridden.wet()),
                     ground(ridden)));
         } else {
             cells.add(
@@ -248,8 +317,7 @@ public class CsvExport {
         return value == null ? "" : Numbers.upTo(unit.fromCore(value), DECIMALS);
     }
 
-    /** A text that a spreadsheet would take for a formula gets an apostrophe, which it shows as nothing. */
-    static String text(String text) {
-        return text == null ? "" : FORMULA.matcher(text).matches() ? "'" + text : text;
+    private static String text(String text) {
+        return text == null ? "" : text;
     }
 }

@@ -2,38 +2,46 @@ package org.stratopneum.web.exchange.csv;
 
 import java.util.List;
 
-/** What a column of a table of notes may hold, with the words by which its heading is known. */
+/** What a column of a table of notes may hold. */
 enum CsvField implements CsvColumn {
-    DATE("date", "day", "datum", "tag", "when"),
-    TIME("time", "hour", "uhrzeit", "zeit"),
-    BIKE("bike", "bicycle", "rad", "fahrrad"),
-    WHEEL("wheel", "position", "laufrad"),
-    REAR("rear", "back", "hinten", "hinterrad"),
-    FRONT("front", "vorn", "vorne", "vorderrad"),
-    PRESSURE("pressure", "psi", "bar", "kpa", "druck", "reading"),
-    STATE("state", "set", "pumped", "inflated"),
-    TEMPERATURE("temperature", "temp", "temperatur"),
-    DEPTH("depth", "dip", "dips", "stick", "tiefe"),
-    FILLED("sealant", "filled", "added", "ml", "milch", "dichtmilch"),
-    DISTANCE("distance", "km", "miles", "mi", "strecke", "ride"),
-    CLIMB("climb", "climbed", "ascent", "elevation", "hm"),
-    MINUTES("minutes", "duration", "min", "dauer"),
-    NOTE("note", "notes", "comment", "comments", "remark", "remarks", "notiz", "bemerkung");
+    /** Of an entry, as our own tables have it. */
+    ID(null),
+    DATE(null),
+    TIME(null),
+    BIKE(null),
+    WHEEL(null),
+    REAR(Quantity.PRESSURE),
+    FRONT(Quantity.PRESSURE),
+    PRESSURE(Quantity.PRESSURE),
+    STATE(null),
+    TEMPERATURE(Quantity.TEMPERATURE),
+    DEPTH(Quantity.LENGTH),
+    FILLED(Quantity.VOLUME),
+    DISTANCE(Quantity.DISTANCE),
+    CLIMB(null),
+    MINUTES(null),
+    WET(null),
+    GROUND(null),
+    NOTE(null);
 
-    private final List<String> words;
+    private final Quantity quantity;
 
-    CsvField(String... words) {
-        this.words = List.of(words);
+    CsvField(Quantity quantity) {
+        this.quantity = quantity;
     }
 
     /** Columns of which at least one makes a row an entry. */
-    static final List<CsvField> VALUES = List.of(PRESSURE, REAR, FRONT, DEPTH, FILLED, DISTANCE);
+    static final List<CsvField> VALUES = List.of(PRESSURE, REAR, FRONT, DEPTH, FILLED, DISTANCE, ID);
 
     /** Those of a wheel. */
     static final List<CsvField> OF_A_WHEEL = List.of(PRESSURE, DEPTH, FILLED);
 
+    /** Those with numbers. */
+    static final List<CsvField> NUMBERS =
+            List.of(PRESSURE, REAR, FRONT, TEMPERATURE, DEPTH, FILLED, DISTANCE, CLIMB, MINUTES);
+
     @Override
-    public List<String> wordings() {
-        return words;
+    public Quantity quantity() {
+        return quantity;
     }
 }

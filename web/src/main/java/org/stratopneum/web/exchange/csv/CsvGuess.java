@@ -1,34 +1,21 @@
 package org.stratopneum.web.exchange.csv;
 
-import java.io.ByteArrayInputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.CharsetDecoder;
-import java.nio.charset.CoderResult;
-import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Iterator;
 import java.util.List;
-import java.util.Locale;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
-import org.apache.commons.csv.CSVRecord;
 import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.core.quantity.RiderUnit;
+import org.stratopneum.core.quantity.QuantityUnit;
 import org.stratopneum.web.platform.wording.Units;
 
 /** Guesses from the beginning of a table how it is meant; what cannot be told is left open, and asked. */
 final class CsvGuess {
 
-    private static final int ROWS = 200;
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d+(?:[.,]\\d+)?");
-    private static final Pattern WITH_COMMA = Pattern.compile("[+-]?\\d+,\\d+");
 
     /** Tires are set from 0.5 to 9 bar and from 12 to 130 psi (common practice, no source); between it is asked. */
     private static final double MOST_BAR = 9.5;
@@ -36,180 +23,175 @@ final class CsvGuess {
     private static final double LEAST_PSI = 12;
     private static final double LEAST_KPA = 140;
 
-    private CsvGuess() {}
+    private final TableHead head;
+    private final Units units;
+    private final CsvPlan.Encoding encoding;
+    private final CsvPlan.Separator separator;
+    private final boolean heading;
+    private final List<String> names;
+    private final List<List<String>> cells;
 
-    /**
-     * @param head the first bytes of the file; the last row may be cut
-     * @param units what the rider reads
-     * @param onlyBike the only bike that there is, or null
-     */
-    static CsvPlan of(byte[] head, Units units, UUID onlyBike) {
-        return of(head, units, onlyBike, null);
+    /** @param units what the rider reads */
+    CsvGuess(TableHead head, Units units) {
+        this.head = head;
+        this.units = units;
+        encoding = head.encoding();
+        separator = head.separator()
+                .orElseGet(() -> Arrays.stream(CsvPlan.Separator.values())
+                        .max((one, other) -> Long.compare(regular(one), regular(other)))
+                        .orElse(CsvPlan.Separator.COMMA));
+        List<List<String>> rows = head.cells(encoding, separator);
+        heading = !rows.isEmpty()
+                && rows.get(0).stream().noneMatch(cell -> NUMBER.matcher(cell).matches() || isDate(cell));
+        names = heading ? rows.get(0) : List.of();
+        cells = heading ? rows.subList(1, rows.size()) : rows;
     }
 
-    /** @param holds what the rider says the rows are, or null to guess that too */
-    static CsvPlan of(byte[] head, Units units, UUID onlyBike, CsvPlan.Holds holds) {
-        CsvPlan.Encoding encoding = encoding(head);
-        CsvPlan.Separator separator = Arrays.stream(CsvPlan.Separator.values())
-                .max((one, other) -> Long.compare(regular(head, encoding, one), regular(head, encoding, other)))
-                .orElse(CsvPlan.Separator.COMMA);
-        List<List<String>> rows = rows(head, encoding, separator);
-        boolean heading = !rows.isEmpty()
-                && rows.get(0).stream().noneMatch(cell -> NUMBER.matcher(cell).matches() || isDate(cell));
-        List<String> names = heading ? rows.get(0) : List.of();
-        List<List<String>> cells = heading ? rows.subList(1, rows.size()) : rows;
-        if (holds == null ? isOfParts(names) : holds == CsvPlan.Holds.PARTS) {
-            return parts(encoding, separator, heading, names, cells, units);
+    /** @param onlyBike the only bike that there is, or null */
+    CsvPlan plan(UUID onlyBike) {
+        return plan(isOfParts() ? CsvPlan.Holds.PARTS : CsvPlan.Holds.NOTES, onlyBike);
+    }
+
+    /** @param holds what the rider says the rows are */
+    CsvPlan plan(CsvPlan.Holds holds, UUID bike) {
+        List<CsvColumn> fields = fields(holds.columns());
+        if (holds == CsvPlan.Holds.NOTES) {
+            tellDate(fields);
         }
-        List<CsvField> columns = columns(names, cells);
-        int date = columns.indexOf(CsvField.DATE);
-        boolean comma = columns.stream()
-                .filter(Objects::nonNull)
-                .anyMatch(field -> CsvField.VALUES.contains(field)
-                        && column(cells, columns.indexOf(field)).stream()
-                                .anyMatch(cell -> WITH_COMMA.matcher(cell).matches()));
-        CsvPlan.Decimal decimal = comma ? CsvPlan.Decimal.COMMA : CsvPlan.Decimal.POINT;
+        List<String> days = new ArrayList<>();
+        List<String> pressures = new ArrayList<>();
+        List<String> others = new ArrayList<>();
+        for (int i = 0; i < fields.size(); i++) {
+            CsvColumn field = fields.get(i);
+            if (field == CsvField.DATE || field instanceof PartField part && part.cell() == PartField.Cell.DAY) {
+                days.addAll(column(i));
+            } else if (field != null && field.quantity() == Quantity.PRESSURE) {
+                pressures.addAll(column(i));
+            } else if (field == CsvField.DEPTH) {
+                column(i).forEach(cell -> others.addAll(List.of(cell.split(CsvRows.BETWEEN_DIPS))));
+            } else if (isNumber(field)) {
+                others.addAll(column(i));
+            }
+        }
+        CsvPlan.Decimal decimal = CsvNumbers.guess(pressures, others);
+        List<CsvPlan.Column> columns = new ArrayList<>();
+        for (int i = 0; i < fields.size(); i++) {
+            columns.add(new CsvPlan.Column(fields.get(i), unit(fields.get(i), i, decimal)));
+        }
         return new CsvPlan(
-                CsvPlan.Holds.NOTES,
+                holds,
                 encoding,
                 separator,
                 heading,
                 decimal,
-                date < 0 ? null : order(column(cells, date)),
-                pressure(names, cells, columns, decimal),
-                units.length(),
-                units.volume(),
-                distance(names, columns, units),
-                units.temperature(),
-                units.mass(),
-                onlyBike,
+                // where none is written yet
+                days.isEmpty() ? DateOrder.YMD : order(days),
+                holds == CsvPlan.Holds.NOTES ? bike : null,
                 null,
                 false,
                 null,
-                new ArrayList<>(columns));
+                columns);
+    }
+
+    private static boolean isNumber(CsvColumn field) {
+        return field instanceof CsvField note
+                ? CsvField.NUMBERS.contains(note)
+                : field instanceof PartField part && part.cell() == PartField.Cell.NUMBER;
+    }
+
+    /** A plan with a unit for each column that it says none for, where that can be told. */
+    CsvPlan completed(CsvPlan plan) {
+        List<CsvPlan.Column> columns = new ArrayList<>();
+        for (int i = 0; i < plan.columns().size(); i++) {
+            CsvPlan.Column column = plan.columns().get(i);
+            columns.add(
+                    column.unit() == null
+                            ? new CsvPlan.Column(column.field(), unit(column.field(), i, plan.decimal()))
+                            : column);
+        }
+        return new CsvPlan(
+                plan.holds(),
+                plan.encoding(),
+                plan.separator(),
+                plan.heading(),
+                plan.decimal(),
+                plan.order(),
+                plan.bike(),
+                plan.position(),
+                plan.pumped(),
+                plan.part(),
+                columns);
     }
 
     /** A table that names no date, but parts, or names and sizes or prices. */
-    private static boolean isOfParts(List<String> names) {
-        List<CsvField> notes = names.stream()
-                .flatMap(name -> CsvColumn.of(name, CsvField.values()).stream())
-                .toList();
-        List<PartField> parts = names.stream()
-                .flatMap(name -> CsvColumn.of(name, PartField.values()).stream())
-                .toList();
+    private boolean isOfParts() {
+        List<CsvColumn> notes = fields(CsvField.values());
+        List<CsvColumn> parts = fields(PartField.values());
         return !notes.contains(CsvField.DATE)
                 && (parts.contains(PartField.PART) || parts.contains(PartField.NAME) || parts.contains(PartField.SIZE));
     }
 
-    private static CsvPlan parts(
-            CsvPlan.Encoding encoding,
-            CsvPlan.Separator separator,
-            boolean heading,
-            List<String> names,
-            List<List<String>> cells,
-            Units units) {
+    /** What the headings name; of two that name the same the first. */
+    private List<CsvColumn> fields(CsvColumn[] columns) {
         int width =
                 Math.max(names.size(), cells.stream().mapToInt(List::size).max().orElse(0));
-        List<PartField> columns = new ArrayList<>();
+        List<CsvColumn> fields = new ArrayList<>();
         for (int i = 0; i < width; i++) {
-            PartField named = i < names.size()
-                    ? CsvColumn.of(names.get(i), PartField.values()).orElse(null)
-                    : null;
-            columns.add(columns.contains(named) ? null : named);
+            CsvColumn named =
+                    i < names.size() ? CsvColumn.of(names.get(i), columns).orElse(null) : null;
+            fields.add(fields.contains(named) ? null : named);
         }
-        boolean comma = false;
-        List<String> days = new ArrayList<>();
-        for (int i = 0; i < columns.size(); i++) {
-            PartField.Cell cell = columns.get(i) == null ? null : columns.get(i).cell();
-            comma |= cell == PartField.Cell.NUMBER
-                    && column(cells, i).stream()
-                            .anyMatch(text -> WITH_COMMA.matcher(text).matches());
-            if (cell == PartField.Cell.DAY) {
-                days.addAll(column(cells, i));
+        return fields;
+    }
+
+    /** Without a heading a column of dates tells itself. */
+    private void tellDate(List<CsvColumn> fields) {
+        for (int i = 0; i < fields.size() && !fields.contains(CsvField.DATE); i++) {
+            List<String> column = column(i);
+            if (fields.get(i) == null && !column.isEmpty() && column.stream().allMatch(CsvGuess::isDate)) {
+                fields.set(i, CsvField.DATE);
             }
         }
-        Set<DateOrder> orders = DateOrder.of(days);
-        return new CsvPlan(
-                CsvPlan.Holds.PARTS,
-                encoding,
-                separator,
-                heading,
-                comma ? CsvPlan.Decimal.COMMA : CsvPlan.Decimal.POINT,
-                orders.size() == 1 ? orders.iterator().next() : null,
-                partPressure(names).orElse(null),
-                unit(names, RiderUnit.Kind.LENGTH).orElse(units.length()),
-                unit(names, RiderUnit.Kind.VOLUME).orElse(units.volume()),
-                units.distance(),
-                units.temperature(),
-                unit(names, RiderUnit.Kind.MASS).orElse(units.mass()),
-                null,
-                null,
-                false,
-                null,
-                new ArrayList<>(columns));
     }
 
-    private static Optional<PressureUnit> partPressure(List<String> names) {
-        return Arrays.stream(PressureUnit.values())
-                .filter(unit -> names.stream().anyMatch(name -> names(name, unit.symbol())))
-                .findFirst();
-    }
-
-    /** The unit of a kind that a heading names; of two which, nobody knows. */
-    private static Optional<RiderUnit> unit(List<String> names, RiderUnit.Kind kind) {
-        List<RiderUnit> named = kind.units().stream()
-                .filter(unit -> names.stream().anyMatch(name -> names(name, unit.symbol())))
-                .toList();
-        return named.size() == 1 ? Optional.of(named.get(0)) : Optional.empty();
-    }
-
-    private static boolean names(String heading, String symbol) {
-        return Arrays.asList(heading.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+"))
-                .contains(symbol.toLowerCase(Locale.ROOT));
-    }
-
-    /** A mark at the beginning tells; else whatever is UTF-8 by its rules; else what spreadsheets wrote long ago. */
-    static CsvPlan.Encoding encoding(byte[] head) {
-        if (head.length > 1
-                && (head[0] == (byte) 0xFF && head[1] == (byte) 0xFE
-                        || head[0] == (byte) 0xFE && head[1] == (byte) 0xFF)) {
-            return CsvPlan.Encoding.UTF_16;
+    /** What the heading says; else a pressure tells itself by its size, and anything else is in what the rider reads. */
+    private QuantityUnit unit(CsvColumn field, int place, CsvPlan.Decimal decimal) {
+        Quantity quantity = field == null ? null : field.quantity();
+        if (quantity == null) {
+            return null;
         }
-        CharsetDecoder strict = StandardCharsets.UTF_8.newDecoder();
-        // a letter that is cut off at the end is no fault
-        CoderResult result = strict.decode(ByteBuffer.wrap(head), java.nio.CharBuffer.allocate(head.length + 1), false);
-        return result.isError() ? CsvPlan.Encoding.WINDOWS_1252 : CsvPlan.Encoding.UTF_8;
+        Optional<QuantityUnit> named = place < names.size() ? quantity.named(names.get(place)) : Optional.empty();
+        return named.orElseGet(
+                () -> quantity == Quantity.PRESSURE ? pressure(column(place), decimal) : quantity.of(units));
+    }
+
+    private static PressureUnit pressure(List<String> column, CsvPlan.Decimal decimal) {
+        List<Double> values = column.stream()
+                .flatMap(cell -> CsvNumbers.read(cell, decimal == null ? CsvPlan.Decimal.POINT : decimal).stream())
+                .sorted()
+                .toList();
+        if (values.isEmpty()) {
+            return null;
+        }
+        if (values.get(values.size() - 1) <= MOST_BAR) {
+            return PressureUnit.BAR;
+        }
+        if (values.get(values.size() / 2) >= LEAST_KPA) {
+            return PressureUnit.KPA;
+        }
+        return values.get(0) >= LEAST_PSI ? PressureUnit.PSI : null;
     }
 
     /** How many rows have as many cells as most, weighed by the cells. */
-    private static long regular(byte[] head, CsvPlan.Encoding encoding, CsvPlan.Separator separator) {
-        List<List<String>> rows = rows(head, encoding, separator);
-        int cells = rows.isEmpty() ? 0 : rows.get(0).size();
-        return cells < 2 ? 0 : rows.stream().filter(row -> row.size() == cells).count() * 10 + cells;
+    private long regular(CsvPlan.Separator separator) {
+        List<List<String>> rows = head.cells(encoding, separator);
+        int width = rows.isEmpty() ? 0 : rows.get(0).size();
+        return width < 2 ? 0 : rows.stream().filter(row -> row.size() == width).count() * 10 + width;
     }
 
-    static List<List<String>> rows(byte[] head, CsvPlan.Encoding encoding, CsvPlan.Separator separator) {
-        List<List<String>> rows = new ArrayList<>();
-        try {
-            Iterator<CSVRecord> records = CsvTable.rows(new ByteArrayInputStream(head), encoding, separator.letter());
-            while (rows.size() < ROWS && records.hasNext()) {
-                List<String> cells = records.next().toList();
-                rows.add(cells.subList(0, Math.min(cells.size(), CsvPlan.MOST_COLUMNS)).stream()
-                        .map(String::strip)
-                        .toList());
-            }
-        } catch (CharacterCodingException cut) {
-            return rows;
-        } catch (IOException | UncheckedIOException | IllegalStateException cut) {
-            // the last row is cut, or broken: that is told where the whole is read
-            return rows;
-        }
-        return rows;
-    }
-
-    private static List<String> column(List<List<String>> rows, int index) {
-        return rows.stream()
-                .filter(row -> index >= 0 && index < row.size())
+    private List<String> column(int index) {
+        return cells.stream()
+                .filter(row -> index < row.size())
                 .map(row -> row.get(index))
                 .filter(cell -> !cell.isEmpty())
                 .toList();
@@ -217,26 +199,6 @@ final class CsvGuess {
 
     private static boolean isDate(String cell) {
         return !DateOrder.of(List.of(cell)).isEmpty();
-    }
-
-    private static List<CsvField> columns(List<String> names, List<List<String>> cells) {
-        int width =
-                Math.max(names.size(), cells.stream().mapToInt(List::size).max().orElse(0));
-        List<CsvField> columns = new ArrayList<>();
-        for (int i = 0; i < width; i++) {
-            CsvField named = i < names.size()
-                    ? CsvColumn.of(names.get(i), CsvField.values()).orElse(null)
-                    : null;
-            columns.add(columns.contains(named) ? null : named);
-        }
-        // without a heading a column of dates tells itself
-        for (int i = 0; i < width && !columns.contains(CsvField.DATE); i++) {
-            List<String> column = column(cells, i);
-            if (columns.get(i) == null && !column.isEmpty() && column.stream().allMatch(CsvGuess::isDate)) {
-                columns.set(i, CsvField.DATE);
-            }
-        }
-        return columns;
     }
 
     /** The only order in which all are dates; where two are, the one in which they do not jump; else open. */
@@ -253,54 +215,13 @@ final class CsvGuess {
     private static boolean isSteady(DateOrder order, List<String> dates) {
         boolean up = true;
         boolean down = true;
-        java.time.LocalDate before = null;
+        LocalDate before = null;
         for (String text : dates) {
-            java.time.LocalDate day = order.read(text).orElseThrow();
+            LocalDate day = order.read(text).orElseThrow();
             up &= before == null || !day.isBefore(before);
             down &= before == null || !day.isAfter(before);
             before = day;
         }
         return (up || down) && dates.size() > 2;
-    }
-
-    private static PressureUnit pressure(
-            List<String> names, List<List<String>> cells, List<CsvField> columns, CsvPlan.Decimal decimal) {
-        List<Double> values = new ArrayList<>();
-        for (CsvField field : List.of(CsvField.PRESSURE, CsvField.REAR, CsvField.FRONT)) {
-            int at = columns.indexOf(field);
-            if (at < 0) {
-                continue;
-            }
-            String name = at < names.size() ? names.get(at).toLowerCase(Locale.ROOT) : "";
-            for (PressureUnit unit : PressureUnit.values()) {
-                if (name.matches(".*\\b" + unit.symbol().toLowerCase(Locale.ROOT) + "\\b.*")) {
-                    return unit;
-                }
-            }
-            column(cells, at).forEach(cell -> CsvNumbers.read(cell, decimal).ifPresent(values::add));
-        }
-        if (values.isEmpty()) {
-            return null;
-        }
-        values.sort(null);
-        double low = values.get(0);
-        double high = values.get(values.size() - 1);
-        if (high <= MOST_BAR) {
-            return PressureUnit.BAR;
-        }
-        double middle = values.get(values.size() / 2);
-        if (middle >= LEAST_KPA) {
-            return PressureUnit.KPA;
-        }
-        return low >= LEAST_PSI ? PressureUnit.PSI : null;
-    }
-
-    private static RiderUnit distance(List<String> names, List<CsvField> columns, Units units) {
-        int at = columns.indexOf(CsvField.DISTANCE);
-        String name = at >= 0 && at < names.size() ? names.get(at).toLowerCase(Locale.ROOT) : "";
-        if (name.matches(".*\\bkm\\b.*")) {
-            return RiderUnit.KM;
-        }
-        return name.matches(".*\\b(mi|miles)\\b.*") ? RiderUnit.MI : units.distance();
     }
 }

@@ -1,16 +1,19 @@
 package org.stratopneum.web.exchange.csv;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.CharacterCodingException;
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.apache.commons.csv.CSVRecord;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.springframework.core.io.InputStreamSource;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.web.fleet.bikes.Fittings;
@@ -31,7 +34,11 @@ import org.stratopneum.web.rider.Riders;
 class CsvImporter implements Importer {
 
     private static final int BATCH = 1000;
+    private static final double MB = 1 << 20;
+    private static final Pattern UUID_TEXT =
+            Pattern.compile("[0-9a-fA-F]{8}-[0-9a-fA-F]{4}-[0-9a-fA-F]{4}-[0-9a-fA-F]{4}-[0-9a-fA-F]{12}");
 
+    private final CsvMapper mapper;
     private final Fittings fittings;
     private final Riders riders;
     private final Logbook logbook;
@@ -41,6 +48,7 @@ class CsvImporter implements Importer {
     private final ProblemWording problemWording;
 
     CsvImporter(
+            CsvMapper mapper,
             Fittings fittings,
             Riders riders,
             Logbook logbook,
@@ -48,6 +56,7 @@ class CsvImporter implements Importer {
             PartTable parts,
             Wording wording,
             ProblemWording problemWording) {
+        this.mapper = mapper;
         this.fittings = fittings;
         this.riders = riders;
         this.logbook = logbook;
@@ -63,40 +72,106 @@ class CsvImporter implements Importer {
     }
 
     @Override
+    public Optional<Problem> refuses(byte[] head, InputStreamSource file) throws IOException {
+        if (XlsxTable.isZip(head)) {
+            try (InputStream in = file.getInputStream()) {
+                return switch (XlsxTable.kindOf(in)) {
+                    case WORKBOOK -> Optional.empty();
+                    case TOO_LARGE ->
+                        Optional.of(new Problem("", "workbook-too-large", XlsxTable.MOST_UNPACKED / MB, null, "MB"));
+                    case SOMETHING_ELSE -> Optional.of(Problem.of("", "not-a-workbook"));
+                };
+            }
+        }
+        if (TableHead.hasUtf16Mark(head)) {
+            return Optional.empty();
+        }
+        int zeros = 0;
+        for (byte one : head) {
+            zeros += one == 0 ? 1 : 0;
+        }
+        // every other byte of letters in UTF-16 is 0; no text in another encoding has one
+        return zeros == 0
+                ? Optional.empty()
+                : Optional.of(Problem.of("", zeros * 3 > head.length ? "utf-16-without-mark" : "not-a-table"));
+    }
+
+    @Override
     public void read(Source file, Map<String, String> settings, UUID run, ImportProgress progress) throws IOException {
         CsvPlan plan = CsvPlan.of(settings);
-        Rows rows =
+        Taker taker =
                 plan.holds() == CsvPlan.Holds.PARTS ? new Parts(plan, run, progress) : new Notes(plan, run, progress);
-        long line = 0;
-        try {
-            Iterator<CSVRecord> records = CsvTable.rows(file.open(), plan);
-            while (records.hasNext()) {
-                CSVRecord cells = records.next();
-                line = cells.getRecordNumber();
-                if (line == 1 && plan.heading() || isBlank(cells)) {
+        int line = 0;
+        List<TableRow> batch = new ArrayList<>();
+        try (CsvTable.Rows rows = CsvTable.rows(file, plan)) {
+            boolean heading = plan.heading();
+            while (rows.hasNext()) {
+                TableRow row = rows.next();
+                line = row.number();
+                if (row.isBlank()) {
+                    continue;
+                }
+                if (heading) {
+                    heading = false;
                     continue;
                 }
                 progress.row();
-                String where = wording.text("import.row", line);
-                rows.read(cells.toList()).forEach(problem -> progress.fault(where, words(problem)));
+                batch.add(row);
+                if (batch.size() == BATCH) {
+                    take(batch, taker, plan, progress);
+                }
             }
+            take(batch, taker, plan, progress);
         } catch (IOException | UncheckedIOException | IllegalStateException broken) {
             throw new ImportStoppedException(wording.text("import.after-row", line), broken(broken, plan));
         }
-        rows.end();
+        taker.end();
+    }
+
+    /** Rows that bear the id of what is there already are there already. */
+    private void take(List<TableRow> batch, Taker taker, CsvPlan plan, ImportProgress progress) {
+        Set<UUID> known = known(batch, plan);
+        for (TableRow row : batch) {
+            if (idOf(row, plan).filter(known::contains).isPresent()) {
+                progress.count(0, 1);
+                continue;
+            }
+            taker.take(row.cells())
+                    .forEach(problem ->
+                            progress.fault(row.number(), wording.text("import.row", row.number()), words(problem)));
+        }
+        batch.clear();
+        taker.keep();
+    }
+
+    private Set<UUID> known(List<TableRow> batch, CsvPlan plan) {
+        String ids = batch.stream()
+                .flatMap(row -> idOf(row, plan).stream())
+                .map(UUID::toString)
+                .collect(Collectors.joining(",", "{", "}"));
+        return ids.length() == 2 ? Set.of() : mapper.known(ids);
+    }
+
+    private static Optional<UUID> idOf(TableRow row, CsvPlan plan) {
+        Integer place = plan.idPlace();
+        String cell = place == null ? "" : row.cell(place);
+        return UUID_TEXT.matcher(cell).matches() ? Optional.of(UUID.fromString(cell)) : Optional.empty();
     }
 
     /** Takes row after row. */
-    private interface Rows {
+    private interface Taker {
 
         /** All that is wrong with a row. */
-        List<Problem> read(List<String> cells);
+        List<Problem> take(List<String> cells);
+
+        /** Writes what was taken so far. */
+        default void keep() {}
 
         default void end() {}
     }
 
     /** Entries for the log, written a thousand rows at a time. */
-    private final class Notes implements Rows {
+    private final class Notes implements Taker {
 
         private final CsvRows rows;
         private final ImportProgress progress;
@@ -109,23 +184,28 @@ class CsvImporter implements Importer {
         }
 
         @Override
-        public List<Problem> read(List<String> cells) {
+        public List<Problem> take(List<String> cells) {
             CsvRows.Read read = rows.read(cells);
-            read.entries().stream()
-                    .filter(entry -> LogKind.LEARNING.contains(entry.kind()))
-                    .forEach(entry -> bikes.add(entry.subject().bikeId()));
             if (read.problems().isEmpty() && progress.fine()) {
                 batch.addAll(read.entries());
-            }
-            if (batch.size() >= BATCH) {
-                keep(batch, progress);
             }
             return read.problems();
         }
 
         @Override
+        public void keep() {
+            if (progress.fine() && !batch.isEmpty()) {
+                int added = intake.addNew(batch);
+                progress.count(added, batch.size() - added);
+                batch.stream()
+                        .filter(entry -> LogKind.LEARNING.contains(entry.kind()))
+                        .forEach(entry -> bikes.add(entry.subject().bikeId()));
+            }
+            batch.clear();
+        }
+
+        @Override
         public void end() {
-            keep(batch, progress);
             if (progress.fine()) {
                 intake.announce(bikes);
             }
@@ -133,7 +213,7 @@ class CsvImporter implements Importer {
     }
 
     /** Parts for garage and shelf. */
-    private final class Parts implements Rows {
+    private final class Parts implements Taker {
 
         private final PartRows rows;
         private final UUID run;
@@ -146,7 +226,7 @@ class CsvImporter implements Importer {
         }
 
         @Override
-        public List<Problem> read(List<String> cells) {
+        public List<Problem> take(List<String> cells) {
             PartRows.Read read = rows.read(cells);
             if (read.problems().isEmpty() && progress.fine()) {
                 read.parts().forEach(part -> {
@@ -158,18 +238,6 @@ class CsvImporter implements Importer {
         }
     }
 
-    private static boolean isBlank(CSVRecord cells) {
-        return cells.stream().allMatch(String::isBlank);
-    }
-
-    private void keep(List<LogEntry> batch, ImportProgress progress) {
-        if (progress.fine() && !batch.isEmpty()) {
-            int added = intake.addNew(batch);
-            progress.count(added, batch.size() - added);
-        }
-        batch.clear();
-    }
-
     /** "pressure: must be at most 1200 kPa, was 5000 kPa". */
     String words(Problem problem) {
         String what = problemWording.message(problem);
@@ -178,6 +246,9 @@ class CsvImporter implements Importer {
 
     private String broken(Exception broken, CsvPlan plan) {
         Throwable cause = broken instanceof UncheckedIOException unchecked ? unchecked.getCause() : broken;
+        if (plan.encoding() == CsvPlan.Encoding.XLSX) {
+            return wording.text("import.broken-workbook");
+        }
         if (cause instanceof CharacterCodingException) {
             return wording.text("import.not-encoding", wording.of("encoding", plan.encoding()));
         }

@@ -1,6 +1,7 @@
 package org.stratopneum.web.exchange.csv;
 
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -11,7 +12,7 @@ interface CsvMapper {
 
     /**
      * Whatever a gauge showed and holds, oldest first, strictly after a key. Rows end with the letter RS (U+001E), cells
-     * with US (U+001F): moment (seconds since 1970 with their fraction), sequence, bike, wheel, reading (kPa gauge), kind,
+     * with US (U+001F): moment (seconds since 1970 with their fraction), sequence, id, bike, wheel, reading (kPa gauge), kind,
      * whether after inflation, temperature (C), gauge, tire, note. One text for many rows is several times faster than
      * rows of columns, and so are ids than joined names. Null where there is none.
      *
@@ -20,7 +21,7 @@ interface CsvMapper {
     @Select("""
             select string_agg(row, '') from (
               select concat(
-                       extract(epoch from e.happened_at), E'\\x1f', e.sequence, E'\\x1f', e.bike_id, E'\\x1f', e.wheel_id, E'\\x1f',
+                       extract(epoch from e.happened_at), E'\\x1f', e.sequence, E'\\x1f', e.id, E'\\x1f', e.bike_id, E'\\x1f', e.wheel_id, E'\\x1f',
                        e.detail ->> 'gaugeKpa', E'\\x1f', e.kind, E'\\x1f', e.detail ->> 'afterInflation', E'\\x1f',
                        e.temperature_c, E'\\x1f', e.gauge_id, E'\\x1f', e.tire_id, E'\\x1f',
                        translate(e.note, E'\\x1e\\x1f', ''), E'\\x1e') as row
@@ -31,6 +32,19 @@ interface CsvMapper {
               limit #{most}) page
             """)
     String readings(String after, long sequence, int most);
+
+    /**
+     * Which of some ids are those of an entry, taken back or not, or of a part.
+     *
+     * @param ids as PostgreSQL writes an array
+     */
+    @Select("""
+            select id from log_entry where id = any(#{ids}::uuid[])
+            union all select id from tire where id = any(#{ids}::uuid[])
+            union all select id from rim where id = any(#{ids}::uuid[])
+            union all select id from shelf_item where id = any(#{ids}::uuid[])
+            """)
+    Set<UUID> known(String ids);
 
     /** Something that a row names. */
     record Named(UUID id, String name) {}

@@ -3,23 +3,24 @@ package org.stratopneum.web.exchange.csv;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
-import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.core.quantity.RiderUnit;
+import org.stratopneum.core.quantity.QuantityUnit;
 
 /**
  * How a table is understood; each part null where it was not said.
  *
  * @param holds what its rows are
  * @param part the sort of parts of rows that name none
- * @param columns what each column holds, null for one that is left out
+ * @param columns what each column holds
  * @param bike the bike of rows that name none
  * @param position the wheel of rows that name none: REAR or FRONT
  */
@@ -30,17 +31,26 @@ record CsvPlan(
         boolean heading,
         Decimal decimal,
         DateOrder order,
-        PressureUnit pressure,
-        RiderUnit length,
-        RiderUnit volume,
-        RiderUnit distance,
-        RiderUnit temperature,
-        RiderUnit mass,
         UUID bike,
         String position,
         boolean pumped,
         PartSort part,
-        List<CsvColumn> columns) {
+        List<Column> columns) {
+
+    /**
+     * What a column holds.
+     *
+     * @param field null where it is left out
+     * @param unit what its numbers are in; null where they have none, or nobody said
+     */
+    record Column(CsvColumn field, QuantityUnit unit) {
+
+        static final Column LEFT_OUT = new Column(null, null);
+
+        Quantity quantity() {
+            return field == null ? null : field.quantity();
+        }
+    }
 
     /** What the rows of a table are. */
     enum Holds {
@@ -69,7 +79,9 @@ record CsvPlan(
     enum Encoding {
         UTF_8("UTF-8"),
         UTF_16("UTF-16"),
-        WINDOWS_1252("windows-1252");
+        WINDOWS_1252("windows-1252"),
+        /** No text: a workbook, whose first sheet is read. */
+        XLSX(null);
 
         private final String charset;
 
@@ -86,7 +98,8 @@ record CsvPlan(
     enum Separator {
         COMMA(','),
         SEMICOLON(';'),
-        TAB('\t');
+        TAB('\t'),
+        BAR('|');
 
         private final char letter;
 
@@ -99,50 +112,43 @@ record CsvPlan(
         }
     }
 
-    /** What stands before the fraction of a number. */
+    /** What stands before the fraction of a number, and what between its thousands. */
     enum Decimal {
         POINT,
-        COMMA
+        COMMA,
+        POINT_GROUPED,
+        COMMA_GROUPED;
+
+        boolean comma() {
+            return this == COMMA || this == COMMA_GROUPED;
+        }
     }
 
     /** No notebook has more. */
     static final int MOST_COLUMNS = 60;
 
     private static final String COLUMN = "column";
+    private static final String UNIT = "unit";
 
     private static final List<PartField> PART_VALUES = List.of(PartField.NAME, PartField.SIZE, PartField.BEAD_SEAT);
-
-    private static final List<PartField> PART_LENGTHS = List.of(
-            PartField.MEASURING_RIM,
-            PartField.WIDTH,
-            PartField.RIM_DEPTH,
-            PartField.VALVE_HOLE,
-            PartField.LENGTH,
-            PartField.LEAST_WIDTH,
-            PartField.MOST_WIDTH,
-            PartField.LARGEST_HOLE);
 
     /** The plan as texts, for a form and for the database. */
     Map<String, String> texts() {
         Map<String, String> texts = new TreeMap<>();
         put(texts, "holds", holds);
         put(texts, "part", part);
-        put(texts, "mass", mass);
         put(texts, "encoding", encoding);
         put(texts, "separator", separator);
         put(texts, "decimal", decimal);
         put(texts, "order", order);
-        put(texts, "pressure", pressure);
-        put(texts, "length", length);
-        put(texts, "volume", volume);
-        put(texts, "distance", distance);
-        put(texts, "temperature", temperature);
         texts.put("bike", bike == null ? "" : bike.toString());
         texts.put("position", position == null ? "" : position);
         texts.put("heading", heading ? "on" : "");
         texts.put("pumped", pumped ? "on" : "");
         for (int i = 0; i < columns.size(); i++) {
-            texts.put(COLUMN + i, columns.get(i) == null ? "" : columns.get(i).name());
+            Column column = columns.get(i);
+            texts.put(COLUMN + i, column.field() == null ? "" : column.field().name());
+            texts.put(UNIT + i, column.unit() == null ? "" : Quantity.name(column.unit()));
         }
         return texts;
     }
@@ -154,23 +160,24 @@ record CsvPlan(
     /** The plan of such texts; what is no known value counts as not said. */
     static CsvPlan of(Map<String, String> texts) {
         Holds holds = choice(texts, "holds", Holds.class).orElse(Holds.NOTES);
-        List<CsvColumn> columns = new ArrayList<>();
+        List<Column> columns = new ArrayList<>();
         for (int i = 0; i < MOST_COLUMNS && texts.containsKey(COLUMN + i); i++) {
-            columns.add(holds.column(texts.get(COLUMN + i)).orElse(null));
+            String unit = texts.getOrDefault(UNIT + i, "");
+            columns.add(holds.column(texts.get(COLUMN + i))
+                    .map(field -> new Column(
+                            field,
+                            field.quantity() == null
+                                    ? null
+                                    : field.quantity().read(unit).orElse(null)))
+                    .orElse(Column.LEFT_OUT));
         }
         return new CsvPlan(
                 holds,
                 choice(texts, "encoding", Encoding.class).orElse(Encoding.UTF_8),
                 choice(texts, "separator", Separator.class).orElse(Separator.COMMA),
                 "on".equals(texts.get("heading")),
-                choice(texts, "decimal", Decimal.class).orElse(Decimal.POINT),
+                choice(texts, "decimal", Decimal.class).orElse(null),
                 choice(texts, "order", DateOrder.class).orElse(null),
-                choice(texts, "pressure", PressureUnit.class).orElse(null),
-                unit(texts, "length", RiderUnit.Kind.LENGTH),
-                unit(texts, "volume", RiderUnit.Kind.VOLUME),
-                unit(texts, "distance", RiderUnit.Kind.DISTANCE),
-                unit(texts, "temperature", RiderUnit.Kind.TEMPERATURE),
-                unit(texts, "mass", RiderUnit.Kind.MASS),
                 bike(texts.getOrDefault("bike", "")),
                 List.of("REAR", "FRONT").contains(texts.getOrDefault("position", "")) ? texts.get("position") : null,
                 "on".equals(texts.get("pumped")),
@@ -186,12 +193,6 @@ record CsvPlan(
         }
     }
 
-    private static RiderUnit unit(Map<String, String> texts, String name, RiderUnit.Kind kind) {
-        return choice(texts, name, RiderUnit.class)
-                .filter(unit -> unit.kind() == kind)
-                .orElse(null);
-    }
-
     private static <E extends Enum<E>> Optional<E> choice(Map<String, String> texts, String name, Class<E> type) {
         return Arrays.stream(type.getEnumConstants())
                 .filter(one -> one.name().equals(texts.get(name)))
@@ -202,111 +203,83 @@ record CsvPlan(
     Map<CsvColumn, Integer> places() {
         Map<CsvColumn, Integer> places = new HashMap<>();
         for (int i = 0; i < columns.size(); i++) {
-            if (columns.get(i) != null) {
-                places.putIfAbsent(columns.get(i), i);
+            if (columns.get(i).field() != null) {
+                places.putIfAbsent(columns.get(i).field(), i);
             }
         }
         return places;
     }
 
+    /** The column in which a row says what it is already, or null. */
+    Integer idPlace() {
+        return places().get(holds == Holds.PARTS ? PartField.ID : CsvField.ID);
+    }
+
     boolean has(CsvColumn field) {
-        return columns.contains(field);
+        return columns.stream().anyMatch(column -> column.field() == field);
     }
 
     /** What must still be said before a row can be read, by the field of the form. */
     Problems open() {
         Problems problems = new Problems();
+        Set<CsvColumn> seen = new HashSet<>();
         for (int i = 0; i < columns.size(); i++) {
-            if (columns.get(i) != null && columns.indexOf(columns.get(i)) < i) {
+            Column column = columns.get(i);
+            if (column.field() != null && !seen.add(column.field())) {
                 problems.add(Problem.of(COLUMN + i, "column-twice"));
             }
+            if (column.quantity() != null && column.unit() == null) {
+                problems.add(Problem.of(UNIT + i, Problem.MISSING));
+            }
         }
-        if (holds == Holds.PARTS) {
-            return partsOpen(problems);
-        }
-        if (!has(CsvField.DATE)) {
-            problems.add(Problem.of("columns", "no-date-column"));
-        }
-        if (CsvField.VALUES.stream().noneMatch(this::has)) {
-            problems.add(Problem.of("columns", "no-value-column"));
-        }
-        Map<String, Boolean> needed = needed();
-        need(problems, needed, "order", order);
-        need(problems, needed, "pressure", pressure);
-        need(problems, needed, "length", length);
-        need(problems, needed, "volume", volume);
-        need(problems, needed, "distance", distance);
-        need(problems, needed, "temperature", temperature);
-        need(problems, needed, "position", position);
-        need(problems, Map.of("bike", !has(CsvField.BIKE)), "bike", bike);
-        return problems;
-    }
-
-    private Problems partsOpen(Problems problems) {
-        if (PART_VALUES.stream().noneMatch(this::has)) {
+        if (holds == Holds.PARTS && !has(PartField.ID) && PART_VALUES.stream().noneMatch(this::has)) {
             problems.add(Problem.of("columns", "no-part-column"));
         }
-        Map<String, Boolean> needed = partsNeeded();
-        need(problems, needed, "order", order);
-        need(problems, needed, "pressure", pressure);
-        need(problems, needed, "mass", mass);
-        need(problems, needed, "length", length);
-        need(problems, needed, "volume", volume);
-        need(problems, needed, "part", part);
+        if (holds == Holds.NOTES && !has(CsvField.DATE)) {
+            problems.add(Problem.of("columns", "no-date-column"));
+        }
+        if (holds == Holds.NOTES && CsvField.VALUES.stream().noneMatch(this::has)) {
+            problems.add(Problem.of("columns", "no-value-column"));
+        }
+        needed().forEach((field, missing) -> {
+            if (missing) {
+                problems.add(Problem.of(field, Problem.MISSING));
+            }
+        });
         return problems;
     }
 
-    private Map<String, Boolean> partsNeeded() {
-        Map<String, Boolean> needed = new LinkedHashMap<>();
-        needed.put("order", columns.stream().anyMatch(column -> cell(column) == PartField.Cell.DAY));
-        needed.put("pressure", has(PartField.MAX_PRESSURE) || has(PartField.MIN_PRESSURE));
-        needed.put("mass", has(PartField.MAX_LOAD));
-        needed.put("length", PART_LENGTHS.stream().anyMatch(this::has));
-        needed.put("volume", has(PartField.AMOUNT) && (has(PartField.PART) || part == PartSort.SEALANT));
-        needed.put("part", !has(PartField.PART));
-        return needed;
-    }
-
-    private static PartField.Cell cell(CsvColumn column) {
-        return column instanceof PartField part ? part.cell() : null;
-    }
-
-    /** Which fields of the form the columns ask for. */
+    /** Which fields of the form the columns ask for, each with whether it is missing. */
     private Map<String, Boolean> needed() {
         Map<String, Boolean> needed = new LinkedHashMap<>();
-        needed.put("order", has(CsvField.DATE));
-        needed.put("pressure", has(CsvField.PRESSURE) || has(CsvField.REAR) || has(CsvField.FRONT));
-        needed.put("length", has(CsvField.DEPTH));
-        needed.put("volume", has(CsvField.FILLED));
-        needed.put("distance", has(CsvField.DISTANCE));
-        needed.put("temperature", has(CsvField.TEMPERATURE));
-        needed.put("position", CsvField.OF_A_WHEEL.stream().anyMatch(this::has) && !has(CsvField.WHEEL));
+        boolean days = columns.stream()
+                .anyMatch(column -> column.field() == CsvField.DATE
+                        || column.field() instanceof PartField field && field.cell() == PartField.Cell.DAY);
+        if (days) {
+            needed.put("order", order == null);
+        }
+        if (holds == Holds.PARTS) {
+            needed.put("part", part == null && !has(PartField.PART));
+        } else {
+            if (CsvField.OF_A_WHEEL.stream().anyMatch(this::has)) {
+                needed.put("position", position == null && !has(CsvField.WHEEL));
+            }
+            needed.put("bike", bike == null && !has(CsvField.BIKE));
+        }
+        boolean numbers = columns.stream()
+                .anyMatch(column -> column.field() instanceof CsvField field && CsvField.NUMBERS.contains(field)
+                        || column.field() instanceof PartField part && part.cell() == PartField.Cell.NUMBER);
+        needed.put("decimal", numbers && decimal == null);
         return needed;
     }
 
     /** The fields of the form that matter, in its order; a bike may be missing in a row that has a column for it. */
     List<String> asked() {
         List<String> asked = new ArrayList<>(List.of("holds"));
-        (holds == Holds.PARTS ? partsNeeded() : needed()).forEach((field, needed) -> {
-            if (needed) {
-                asked.add(field);
-            }
-        });
-        if (CsvField.OF_A_WHEEL.stream().anyMatch(this::has) && !asked.contains("position")) {
-            asked.add("position");
+        asked.addAll(needed().keySet());
+        if (encoding != Encoding.XLSX) {
+            asked.addAll(List.of("separator", "encoding"));
         }
-        if (holds == Holds.NOTES) {
-            asked.add("bike");
-        } else if (!asked.contains("part")) {
-            asked.add("part");
-        }
-        asked.addAll(List.of("decimal", "separator", "encoding"));
         return asked;
-    }
-
-    private static void need(Problems problems, Map<String, Boolean> needed, String field, Object value) {
-        if (needed.get(field) && value == null) {
-            problems.add(Problem.of(field, Problem.MISSING));
-        }
     }
 }

@@ -3,14 +3,13 @@ package org.stratopneum.web.exchange.csv;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -18,7 +17,9 @@ import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.check.Range;
+import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.QuantityUnit;
 import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.web.fleet.bikes.FittedTires;
@@ -36,29 +37,15 @@ import org.stratopneum.web.rider.Rider;
  */
 final class CsvRows {
 
-    /** A row without a time happened at noon. */
-    private static final LocalTime NOON = LocalTime.NOON;
+    /** Shares of ground are rounded. */
+    private static final double ROUNDED = 0.02;
 
     private static final Instant EARLIEST = Instant.parse("1990-01-01T00:00:00Z");
-    private static final Pattern TIME = Pattern.compile("(\\d{1,2})[:.h](\\d{2})(?:[:.](\\d{2})(?:\\.\\d+)?)?");
-    private static final Pattern TIME_BEHIND =
-            Pattern.compile(".*\\d[T ,]+(\\d{1,2}:\\d{2}(?::\\d{2})?)(?:\\.\\d+)?Z?");
-    /** The apostrophe that our own tables put before what a spreadsheet would take for a formula. */
-    static final Pattern FROM_US = Pattern.compile("^'([=+\\-@])");
 
-    private static final Set<String> SET =
-            Set.of("set", "pumped", "inflated", "yes", "y", "1", "true", "x", "after", "ja");
-    private static final Set<String> FOUND =
-            Set.of("", "found", "read", "no", "n", "0", "false", "before", "nein", "-");
-    private static final Map<String, WheelPosition> POSITIONS = Map.of(
-            "rear", WheelPosition.REAR,
-            "back", WheelPosition.REAR,
-            "r", WheelPosition.REAR,
-            "hinten", WheelPosition.REAR,
-            "front", WheelPosition.FRONT,
-            "f", WheelPosition.FRONT,
-            "vorn", WheelPosition.FRONT,
-            "vorne", WheelPosition.FRONT);
+    /** Dips of one row. */
+    static final String BETWEEN_DIPS = "[ /;]+";
+
+    private static final Pattern GROUND = Pattern.compile("([\\p{L}_ ]+?) *(\\d{1,3}(?:[.,]\\d+)?) *%");
 
     private final CsvPlan plan;
     private final Map<CsvColumn, Integer> places;
@@ -109,6 +96,11 @@ final class CsvRows {
                     : cells.get(place).strip();
         }
 
+        private QuantityUnit unit(CsvField field) {
+            Integer place = places.get(field);
+            return place == null ? null : plan.columns().get(place).unit();
+        }
+
         private void fault(CsvField field, String code) {
             problems.add(Problem.of(field.name(), code));
         }
@@ -116,9 +108,8 @@ final class CsvRows {
         void read() {
             at = moment();
             bike = bike();
-            celsius = quantity(CsvField.TEMPERATURE, plan.temperature(), Temperature.CELSIUS)
-                    .orElse(null);
-            String note = FROM_US.matcher(text(CsvField.NOTE)).replaceFirst("$1");
+            celsius = quantity(CsvField.TEMPERATURE, Temperature.CELSIUS).orElse(null);
+            String note = text(CsvField.NOTE);
             if (note.length() > LogEntry.NOTE) {
                 problems.add(new Problem(
                         CsvField.NOTE.name(), "too-long", (double) LogEntry.NOTE, (double) note.length(), null));
@@ -130,7 +121,7 @@ final class CsvRows {
                 WheelPosition position = position();
                 pressure(CsvField.PRESSURE, position);
                 depth(position);
-                quantity(CsvField.FILLED, plan.volume(), Range.closed(0, 1000, "ml"))
+                quantity(CsvField.FILLED, Range.closed(0, 1000, "ml"))
                         .ifPresent(ml -> add(position, CsvField.FILLED, new LogDetail.SealantAdded(ml)));
             }
             ride();
@@ -149,45 +140,25 @@ final class CsvRows {
 
         private Instant moment() {
             String date = text(CsvField.DATE);
-            Optional<LocalDate> day =
-                    plan.order() == null ? Optional.empty() : plan.order().read(date);
-            if (day.isEmpty()) {
-                fault(CsvField.DATE, date.isEmpty() ? Problem.MISSING : "not-a-date");
+            Optional<Instant> moment = TableTime.moment(date, text(CsvField.TIME), plan.order(), rider.zoneId());
+            if (moment.isEmpty()) {
+                boolean day = plan.order() != null && plan.order().read(date).isPresent();
+                fault(
+                        day ? CsvField.TIME : CsvField.DATE,
+                        day ? "not-a-time" : date.isEmpty() ? Problem.MISSING : "not-a-date");
                 return null;
             }
-            String clock = text(CsvField.TIME);
-            Matcher behind = TIME_BEHIND.matcher(date);
-            if (clock.isEmpty() && behind.matches()) {
-                clock = behind.group(1);
-            }
-            Optional<LocalTime> time = clock.isEmpty() ? Optional.of(NOON) : time(clock);
-            if (time.isEmpty()) {
-                fault(CsvField.TIME, "not-a-time");
-                return null;
-            }
-            Instant moment = day.get().atTime(time.get()).atZone(rider.zoneId()).toInstant();
             // noon of today may still be ahead
-            boolean today = clock.isEmpty() && day.get().equals(LocalDate.ofInstant(now, rider.zoneId()));
-            if (moment.isAfter(now) && !today) {
+            boolean today = !TableTime.hasClock(date, text(CsvField.TIME))
+                    && LocalDate.ofInstant(moment.get(), rider.zoneId())
+                            .equals(LocalDate.ofInstant(now, rider.zoneId()));
+            if (moment.get().isAfter(now) && !today) {
                 fault(CsvField.DATE, "in-the-future");
             }
-            if (moment.isBefore(EARLIEST)) {
+            if (moment.get().isBefore(EARLIEST)) {
                 fault(CsvField.DATE, "too-long-ago");
             }
-            return moment.isAfter(now) ? now : moment;
-        }
-
-        private static Optional<LocalTime> time(String text) {
-            Matcher found = TIME.matcher(text);
-            if (!found.matches()) {
-                return Optional.empty();
-            }
-            int hour = Integer.parseInt(found.group(1));
-            int minute = Integer.parseInt(found.group(2));
-            int second = found.group(3) == null ? 0 : Integer.parseInt(found.group(3));
-            return hour > 23 || minute > 59 || second > 59
-                    ? Optional.empty()
-                    : Optional.of(LocalTime.of(hour, minute, second));
+            return moment.get().isAfter(now) ? now : moment.get();
         }
 
         /** By the beginning of its name, if only one begins so; the one of the plan where the row names none. */
@@ -228,15 +199,17 @@ final class CsvRows {
                 }
                 return WheelPosition.valueOf(plan.position());
             }
-            WheelPosition known = POSITIONS.get(said.split("[^\\p{L}]+")[0]);
-            if (known == null) {
+            Optional<WheelPosition> known =
+                    TableWords.read("position", WheelPosition.class, said.split("[^\\p{L}]+")[0]);
+            if (known.isEmpty()) {
                 fault(CsvField.WHEEL, "no-wheel-word");
             }
-            return known;
+            return known.orElse(null);
         }
 
-        private Optional<Double> quantity(CsvField field, QuantityUnit unit, Range range) {
+        private Optional<Double> quantity(CsvField field, Range range) {
             String text = text(field);
+            QuantityUnit unit = unit(field);
             if (text.isEmpty()) {
                 return Optional.empty();
             }
@@ -258,9 +231,11 @@ final class CsvRows {
         }
 
         private void pressure(CsvField field, WheelPosition position) {
-            quantity(field, plan.pressure(), GaugePressure.TIRE_KPA)
-                    .ifPresent(kpa ->
-                            add(position, field, new LogDetail.PressureRead(kpa, plan.pressure(), pumped, null)));
+            quantity(field, GaugePressure.TIRE_KPA)
+                    .ifPresent(kpa -> add(
+                            position,
+                            field,
+                            new LogDetail.PressureRead(kpa, (PressureUnit) unit(field), pumped, null)));
         }
 
         private boolean pumped() {
@@ -268,10 +243,13 @@ final class CsvRows {
             if (said.isEmpty()) {
                 return plan.pumped();
             }
-            if (!SET.contains(said) && !FOUND.contains(said)) {
+            Optional<Pumped> known = TableWords.read("state", Pumped.class, said);
+            Optional<Answer> answer = TableWords.read("answer", Answer.class, said);
+            if (known.isEmpty() && answer.isEmpty()) {
                 fault(CsvField.STATE, "no-state-word");
             }
-            return SET.contains(said);
+            return known.map(one -> one == Pumped.SET)
+                    .orElse(answer.filter(one -> one == Answer.YES).isPresent());
         }
 
         /** Several dips as they were made, the first of which only clears the stem; one number is the mean of the others. */
@@ -281,13 +259,13 @@ final class CsvRows {
                 return;
             }
             List<Double> depths = new ArrayList<>();
-            for (String one : text.split("[ /;]+")) {
+            for (String one : text.split(BETWEEN_DIPS)) {
                 Optional<Double> number = CsvNumbers.read(one, plan.decimal());
-                if (number.isEmpty() || plan.length() == null) {
+                if (number.isEmpty() || unit(CsvField.DEPTH) == null) {
                     fault(CsvField.DEPTH, "not-a-cell-number");
                     return;
                 }
-                double mm = plan.length().toCore(number.get());
+                double mm = unit(CsvField.DEPTH).toCore(number.get());
                 LogDetail.SealantDipped.DEPTH_MM
                         .problemOf(CsvField.DEPTH.name(), mm)
                         .ifPresent(problems::add);
@@ -302,7 +280,7 @@ final class CsvRows {
         }
 
         private void ride() {
-            Optional<Double> km = quantity(CsvField.DISTANCE, plan.distance(), Range.above(0, 2000, "km"));
+            Optional<Double> km = quantity(CsvField.DISTANCE, Range.above(0, 2000, "km"));
             if (km.isEmpty()) {
                 return;
             }
@@ -315,8 +293,8 @@ final class CsvRows {
                                 km.get() * 1000,
                                 climb,
                                 minutes,
-                                Map.of(),
-                                false,
+                                ground(),
+                                wet(),
                                 rider.pressureUnit(),
                                 null,
                                 null,
@@ -324,6 +302,45 @@ final class CsvRows {
                         celsius,
                         null));
             }
+        }
+
+        private boolean wet() {
+            String said = text(CsvField.WET).toLowerCase(Locale.ROOT);
+            Optional<Answer> answer = TableWords.read("answer", Answer.class, said);
+            if (!said.isEmpty() && answer.isEmpty()) {
+                fault(CsvField.WET, "no-yes-or-no");
+            }
+            return answer.filter(one -> one == Answer.YES).isPresent();
+        }
+
+        /** "FOREST_TRACK 60 %; ROCK 40 %", as our own tables have it. */
+        private Map<Ground, Double> ground() {
+            Map<Ground, Double> shares = new EnumMap<>(Ground.class);
+            double sum = 0;
+            for (String one : text(CsvField.GROUND).split(";")) {
+                Matcher found = GROUND.matcher(one.strip());
+                Optional<Ground> ground = found.matches() ? ground(found.group(1)) : Optional.empty();
+                if (ground.isPresent()) {
+                    double share = Double.parseDouble(found.group(2).replace(',', '.')) / 100;
+                    shares.put(ground.get(), share);
+                    sum += share;
+                } else if (!one.isBlank()) {
+                    fault(CsvField.GROUND, "no-ground-word");
+                }
+            }
+            if (!shares.isEmpty() && Math.abs(sum - 1) > ROUNDED) {
+                fault(CsvField.GROUND, "no-whole-ground");
+            }
+            double all = sum;
+            shares.replaceAll((ground, share) -> share / all);
+            return shares;
+        }
+
+        private static Optional<Ground> ground(String word) {
+            String name = word.strip().toUpperCase(Locale.ROOT).replace(' ', '_');
+            return Arrays.stream(Ground.values())
+                    .filter(one -> one.name().equals(name))
+                    .findFirst();
         }
 
         private Double number(CsvField field, Range range) {

@@ -1,18 +1,23 @@
 package org.stratopneum.web.exchange.csv;
 
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.stratopneum.core.quantity.PressureUnit;
-import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.fleet.bikes.FittedTires;
 import org.stratopneum.web.fleet.bikes.Fittings;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.intake.ImportFault;
+import org.stratopneum.web.intake.Importer;
 import org.stratopneum.web.log.LogEntry;
 import org.stratopneum.web.log.LogWording;
 import org.stratopneum.web.log.Logbook;
@@ -62,13 +67,24 @@ public class CsvService {
 
     /** The guess for a new file, as the texts of its form. */
     @Transactional(readOnly = true)
-    public Map<String, String> guess(byte[] head) {
+    public Map<String, String> guess(Importer.Source file) {
         List<UUID> bikes = fittings.all().wheels().stream()
                 .map(FittedTires.Wheel::bikeId)
                 .distinct()
                 .toList();
-        return CsvGuess.of(head, riders.self().units(), bikes.size() == 1 ? bikes.get(0) : null)
-                .texts();
+        return guessOf(file).plan(bikes.size() == 1 ? bikes.get(0) : null).texts();
+    }
+
+    private CsvGuess guessOf(Importer.Source file) {
+        return new CsvGuess(head(file), riders.self().units());
+    }
+
+    private static TableHead head(Importer.Source file) {
+        try {
+            return TableHead.of(file);
+        } catch (IOException exception) {
+            throw new UncheckedIOException(exception);
+        }
     }
 
     public List<Choice> positions() {
@@ -77,15 +93,15 @@ public class CsvService {
 
     /**
      * What is kept of a form: what means something, and nothing else. Where the rows are said to be something else than
-     * before, the columns are guessed anew.
+     * before, the columns are guessed anew, and the unit of a column that holds something else than before.
      */
     @Transactional(readOnly = true)
-    public Map<String, String> kept(Map<String, String> typed, Map<String, String> before, byte[] head) {
+    public Map<String, String> kept(Map<String, String> typed, Map<String, String> before, Importer.Source file) {
         CsvPlan plan = CsvPlan.of(typed);
+        CsvGuess guess = guessOf(file);
         return plan.holds() == CsvPlan.of(before).holds()
-                ? plan.texts()
-                : CsvGuess.of(head, riders.self().units(), plan.bike(), plan.holds())
-                        .texts();
+                ? guess.completed(plan).texts()
+                : guess.plan(plan.holds(), plan.bike()).texts();
     }
 
     /** Whether what a file brought can be put back without it: notes can, parts are gone. */
@@ -104,10 +120,10 @@ public class CsvService {
     }
 
     @Transactional(readOnly = true)
-    public CsvPreview preview(byte[] head, Map<String, String> settings) {
+    public CsvPreview preview(Importer.Source file, Map<String, String> settings) {
         CsvPlan plan = CsvPlan.of(settings);
         Rider rider = riders.self();
-        List<List<String>> rows = CsvGuess.rows(head, plan.encoding(), plan.separator());
+        List<List<String>> rows = head(file).cells(plan.encoding(), plan.separator());
         boolean named = plan.heading() && !rows.isEmpty();
         List<List<String>> cells = (named ? rows.subList(1, rows.size()) : rows)
                 .stream()
@@ -129,7 +145,63 @@ public class CsvService {
                             ? partLines(first, plan, rider)
                             : noteLines(first, plan, rider));
         }
-        return new CsvPreview(named ? rows.get(0) : List.of(), samples, lines);
+        return new CsvPreview(named ? rows.get(0) : List.of(), samples, units(plan), lines);
+    }
+
+    /** What each column may be in; nothing for one without a unit. */
+    private static List<List<Choice>> units(CsvPlan plan) {
+        return plan.columns().stream()
+                .map(column -> column.quantity() == null
+                        ? List.<Choice>of()
+                        : column.quantity().units().stream()
+                                .map(unit -> new Choice(Quantity.name(unit), unit.symbol()))
+                                .toList())
+                .toList();
+    }
+
+    /**
+     * Writes those rows of a table that something is wrong with, with what that is, as a table to mend and bring in.
+     *
+     * @param numbers of the rows
+     * @param faults as many as are known
+     */
+    public void rowsToMend(
+            Importer.Source file,
+            Map<String, String> settings,
+            Set<Integer> numbers,
+            List<ImportFault> faults,
+            OutputStream out)
+            throws IOException {
+        CsvPlan plan = CsvPlan.of(settings);
+        Map<String, String> wrong = faults.stream()
+                .collect(Collectors.toMap(ImportFault::where, ImportFault::what, (one, other) -> one + "; " + other));
+        try (CsvTable.Rows rows = CsvTable.rows(file, plan)) {
+            int width = plan.columns().size();
+            List<Sheet.Column> columns = new ArrayList<>();
+            List<String> heading =
+                    plan.heading() && rows.hasNext() ? rows.next().cells() : List.of();
+            for (int i = 0; i < width; i++) {
+                columns.add(new Sheet.Column(
+                        i < heading.size() ? heading.get(i) : wording.text("import.col.nr", i + 1), Sheet.Type.TEXT));
+            }
+            columns.add(new Sheet.Column(TableWords.ours("column", Mending.PROBLEM), Sheet.Type.TEXT));
+            CsvSheet sheet = new CsvSheet(out, columns);
+            while (rows.hasNext()) {
+                TableRow row = rows.next();
+                if (numbers.contains(row.number())) {
+                    List<String> cells = new ArrayList<>();
+                    IntStream.range(0, width).mapToObj(row::cell).forEach(cells::add);
+                    cells.add(wrong.getOrDefault(wording.text("import.row", row.number()), ""));
+                    sheet.row(cells);
+                }
+            }
+            sheet.close();
+        }
+    }
+
+    /** The column that a table to mend has besides. */
+    private enum Mending {
+        PROBLEM
     }
 
     private List<CsvPreview.Line> noteLines(List<List<String>> rows, CsvPlan plan, Rider rider) {
@@ -202,18 +274,6 @@ public class CsvService {
 
     public List<Choice> decimals() {
         return choices("decimal", CsvPlan.Decimal.values());
-    }
-
-    public List<Choice> pressures() {
-        return Stream.of(PressureUnit.values())
-                .map(unit -> new Choice(unit.name(), unit.symbol()))
-                .toList();
-    }
-
-    public List<Choice> units(String kind) {
-        return RiderUnit.Kind.valueOf(kind).units().stream()
-                .map(unit -> new Choice(unit.name(), unit.symbol()))
-                .toList();
     }
 
     @Transactional(readOnly = true)

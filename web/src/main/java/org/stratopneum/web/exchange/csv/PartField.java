@@ -2,48 +2,50 @@ package org.stratopneum.web.exchange.csv;
 
 import java.util.Arrays;
 import java.util.EnumMap;
-import java.util.List;
 import java.util.Map;
 
 /** What a column of a table of parts may hold, and in which field of the form of each sort of part it is typed. */
 enum PartField implements CsvColumn {
-    PART(Cell.SORT, "part", "kind", "type", "article", "teil"),
-    NAME(Cell.TEXT, "name", "model", "label"),
-    SIZE(Cell.TEXT, "size", "etrto"),
-    AMOUNT(Cell.NUMBER, "amount", "quantity", "pieces", "count", "anzahl", "menge"),
-    PRICE(Cell.NUMBER, "price", "cost", "paid", "preis"),
-    BOUGHT(Cell.DAY, "bought", "purchased", "gekauft"),
-    OPENED(Cell.DAY, "opened"),
-    BEST_BEFORE(Cell.DAY, "best before", "expires"),
-    CASING(Cell.CHOICE, "casing", "carcass"),
-    TUBELESS(Cell.YES_OR_NO, "tubeless"),
-    HOOKLESS(Cell.YES_OR_NO, "hookless"),
-    DIRECTIONAL(Cell.TICK, "directional", "arrow"),
-    MAX_PRESSURE(Cell.NUMBER, "max pressure", "maximum pressure"),
-    MIN_PRESSURE(Cell.NUMBER, "min pressure", "minimum pressure"),
-    MAX_LOAD(Cell.NUMBER, "max load", "maximum load"),
-    MEASURING_RIM(Cell.NUMBER, "measuring rim"),
-    BEAD_SEAT(Cell.NUMBER, "bead seat", "bsd", "diameter"),
-    WIDTH(Cell.NUMBER, "width"),
-    RIM_DEPTH(Cell.NUMBER, "rim depth"),
-    BED(Cell.CHOICE, "bed"),
-    SPOKES(Cell.NUMBER, "spokes", "holes"),
-    VALVE_HOLE(Cell.NUMBER, "valve hole"),
-    VALVE_SEAT(Cell.CHOICE, "valve seat", "valve base"),
-    OFF_CENTRE(Cell.TICK, "off centre"),
-    LENGTH(Cell.NUMBER, "length", "valve length"),
-    LEAST_WIDTH(Cell.NUMBER, "least width", "min width"),
-    MOST_WIDTH(Cell.NUMBER, "most width", "max width"),
-    VALVE(Cell.CHOICE, "valve"),
-    REMOVABLE_CORE(Cell.TICK, "removable core"),
-    SIDE_HOLES(Cell.TICK, "side holes"),
-    TOOL(Cell.CHOICE, "tool"),
-    FAMILY(Cell.CHOICE, "family", "sealant family"),
-    CO2(Cell.TICK, "co2"),
-    LARGEST_HOLE(Cell.NUMBER, "largest hole");
+    /** Of a part, as our own tables have it. */
+    ID(Cell.ID),
+    PART(Cell.SORT),
+    NAME(Cell.TEXT),
+    SIZE(Cell.TEXT),
+    AMOUNT(Cell.NUMBER, Quantity.VOLUME),
+    PRICE(Cell.NUMBER),
+    BOUGHT(Cell.DAY),
+    OPENED(Cell.DAY),
+    BEST_BEFORE(Cell.DAY),
+    CASING(Cell.CHOICE),
+    TUBELESS(Cell.YES_OR_NO),
+    HOOKLESS(Cell.YES_OR_NO),
+    DIRECTIONAL(Cell.TICK),
+    MAX_PRESSURE(Cell.NUMBER, Quantity.PRESSURE),
+    MIN_PRESSURE(Cell.NUMBER, Quantity.PRESSURE),
+    MAX_LOAD(Cell.NUMBER, Quantity.MASS),
+    MEASURING_RIM(Cell.NUMBER, Quantity.LENGTH),
+    BEAD_SEAT(Cell.NUMBER),
+    WIDTH(Cell.NUMBER, Quantity.LENGTH),
+    RIM_DEPTH(Cell.NUMBER, Quantity.LENGTH),
+    BED(Cell.CHOICE),
+    SPOKES(Cell.NUMBER),
+    VALVE_HOLE(Cell.NUMBER, Quantity.LENGTH),
+    VALVE_SEAT(Cell.CHOICE),
+    OFF_CENTRE(Cell.TICK),
+    LENGTH(Cell.NUMBER, Quantity.LENGTH),
+    LEAST_WIDTH(Cell.NUMBER, Quantity.LENGTH),
+    MOST_WIDTH(Cell.NUMBER, Quantity.LENGTH),
+    VALVE(Cell.CHOICE),
+    REMOVABLE_CORE(Cell.TICK),
+    SIDE_HOLES(Cell.TICK),
+    TOOL(Cell.CHOICE),
+    FAMILY(Cell.CHOICE),
+    CO2(Cell.TICK),
+    LARGEST_HOLE(Cell.NUMBER, Quantity.LENGTH);
 
     /** How a cell is read. */
     enum Cell {
+        ID,
         SORT,
         TEXT,
         NUMBER,
@@ -110,11 +112,15 @@ enum PartField implements CsvColumn {
     }
 
     private final Cell cell;
-    private final List<String> wordings;
+    private final Quantity quantity;
 
-    PartField(Cell cell, String... wordings) {
+    PartField(Cell cell) {
+        this(cell, null);
+    }
+
+    PartField(Cell cell, Quantity quantity) {
         this.cell = cell;
-        this.wordings = List.of(wordings);
+        this.quantity = quantity;
     }
 
     Cell cell() {
@@ -122,13 +128,8 @@ enum PartField implements CsvColumn {
     }
 
     @Override
-    public List<String> wordings() {
-        return wordings;
-    }
-
-    /** The heading by which our own tables name it. */
-    String heading() {
-        return wordings.get(0);
+    public Quantity quantity() {
+        return quantity;
     }
 
     /** The field of the form in which it is typed for that sort of part, or null where the sort has none. */

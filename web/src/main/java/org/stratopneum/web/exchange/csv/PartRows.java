@@ -8,16 +8,17 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.BooleanSupplier;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.check.Range;
+import org.stratopneum.core.quantity.QuantityUnit;
 import org.stratopneum.web.parts.garage.PartIntake;
 import org.stratopneum.web.parts.shelf.ShelfIntake;
 import org.stratopneum.web.platform.wording.FormReader;
+import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.platform.wording.Units;
 
 /**
@@ -26,9 +27,9 @@ import org.stratopneum.web.platform.wording.Units;
  */
 final class PartRows {
 
-    private static final Set<String> YES = Set.of("yes", "y", "1", "true", "x", "on", "ja");
-    private static final Set<String> NO = Set.of("", "no", "n", "0", "false", "off", "nein", "-");
     private static final Range PIECES = Range.closed(1, 20, "");
+
+    private static final int DECIMALS = 6;
 
     private final CsvPlan plan;
     private final Map<CsvColumn, Integer> places;
@@ -105,7 +106,7 @@ final class PartRows {
     private Map<String, String> typed(List<String> cells, PartSort sort, Problems problems) {
         Map<String, String> typed = new TreeMap<>();
         for (PartField field : PartField.values()) {
-            String cell = CsvRows.FROM_US.matcher(text(cells, field)).replaceFirst("$1");
+            String cell = text(cells, field);
             String form = field.formField(sort);
             if (form == null || cell.isEmpty()) {
                 continue;
@@ -120,24 +121,29 @@ final class PartRows {
     }
 
     private Optional<String> typed(PartField field, String cell) {
-        String word = cell.toLowerCase(Locale.ROOT);
+        Optional<Answer> answer = TableWords.read("answer", Answer.class, cell.toLowerCase(Locale.ROOT));
         return switch (field.cell()) {
-            case NUMBER ->
-                CsvNumbers.read(cell, plan.decimal()).map(number -> cell.strip().replace(',', '.'));
+            case NUMBER -> CsvNumbers.plain(cell, plan.decimal()).map(number -> inUnits(field, number));
             case DAY ->
                 (plan.order() == null
                                 ? Optional.<LocalDate>empty()
                                 : plan.order().read(cell))
                         .map(LocalDate::toString);
-            case TICK ->
-                YES.contains(word) ? Optional.of("on") : NO.contains(word) ? Optional.of("") : Optional.empty();
-            case YES_OR_NO ->
-                YES.contains(word)
-                        ? Optional.of(FormReader.YES)
-                        : NO.contains(word) ? Optional.of(FormReader.NO) : Optional.empty();
+            case TICK -> answer.map(said -> said == Answer.YES ? "on" : "");
+            case YES_OR_NO -> answer.map(said -> said == Answer.YES ? FormReader.YES : FormReader.NO);
             case CHOICE -> Optional.of(cell.toUpperCase(Locale.ROOT).replaceAll("[ -]+", "_"));
             default -> Optional.of(cell);
         };
+    }
+
+    /** A number of a column that is in another unit than the others of its kind, in theirs. */
+    private String inUnits(PartField field, String number) {
+        Quantity quantity = field.quantity();
+        QuantityUnit unit = plan.columns().get(places.get(field)).unit();
+        if (quantity == null || unit == null || unit == quantity.of(units)) {
+            return number;
+        }
+        return Numbers.upTo(quantity.of(units).fromCore(unit.toCore(Double.parseDouble(number))), DECIMALS);
     }
 
     private static String codeOf(PartField field) {

@@ -2,10 +2,12 @@ package org.stratopneum.web.exchange.csv;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.quantity.QuantityUnit;
+import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.intake.ImportedItems;
 import org.stratopneum.web.parts.garage.PartIntake;
 import org.stratopneum.web.parts.shelf.ShelfIntake;
@@ -31,13 +33,22 @@ class PartTable {
     PartRows rows(CsvPlan plan, Rider rider) {
         Units own = rider.units();
         Units units = new Units(
-                plan.pressure() == null ? own.pressure() : plan.pressure(),
-                plan.mass() == null ? own.mass() : plan.mass(),
-                plan.length() == null ? own.length() : plan.length(),
-                plan.volume() == null ? own.volume() : plan.volume(),
+                (PressureUnit) unit(plan, Quantity.PRESSURE, own),
+                (RiderUnit) unit(plan, Quantity.MASS, own),
+                (RiderUnit) unit(plan, Quantity.LENGTH, own),
+                (RiderUnit) unit(plan, Quantity.VOLUME, own),
                 own.temperature(),
                 own.distance());
         return new PartRows(plan, units, intake, shelf);
+    }
+
+    /** Of the first column that has one. */
+    private static QuantityUnit unit(CsvPlan plan, Quantity quantity, Units own) {
+        return plan.columns().stream()
+                .filter(column -> column.quantity() == quantity && column.unit() != null)
+                .map(CsvPlan.Column::unit)
+                .findFirst()
+                .orElse(quantity.of(own));
     }
 
     /** Keeps a part, and whether it was not there yet. */
@@ -49,49 +60,54 @@ class PartTable {
         return fresh;
     }
 
-    static List<String> headings(Rider rider) {
-        List<String> headings = new ArrayList<>();
+    static List<Sheet.Column> columns(Rider rider) {
+        List<Sheet.Column> columns = new ArrayList<>();
         for (PartField field : PartField.values()) {
-            String unit = unit(field, rider);
-            headings.add(field.heading() + (unit == null ? "" : " (" + unit + ")"));
+            // what comes in another unit for each sort of part says none
+            boolean unit = field.quantity() != null && field != PartField.AMOUNT;
+            columns.add(new Sheet.Column(
+                    field.heading()
+                            + (unit ? " (" + field.quantity().of(rider.units()).symbol() + ")" : ""),
+                    type(field)));
         }
-        return headings;
+        return columns;
     }
 
-    /** The rider's unit of a column; what comes in another one for each sort of part says none. */
-    private static String unit(PartField field, Rider rider) {
-        return switch (field) {
-            case MAX_PRESSURE, MIN_PRESSURE -> rider.pressureUnit().symbol();
-            case MAX_LOAD -> rider.units().mass().symbol();
-            case MEASURING_RIM, WIDTH, RIM_DEPTH, VALVE_HOLE, LENGTH, LEAST_WIDTH, MOST_WIDTH, LARGEST_HOLE ->
-                rider.lengthUnit().symbol();
-            default -> null;
+    private static Sheet.Type type(PartField field) {
+        return switch (field.cell()) {
+            case NUMBER -> Sheet.Type.NUMBER;
+            case DAY -> Sheet.Type.DAY;
+            default -> Sheet.Type.TEXT;
         };
     }
 
     /** Everything that is in use, row by row. */
     List<List<String>> out(Rider rider) {
         List<List<String>> rows = new ArrayList<>();
-        intake.tires(rider.units()).forEach(tire -> rows.add(row(PartSort.TIRE, tire)));
-        intake.rims(rider.units()).forEach(rim -> rows.add(row(PartSort.RIM, rim)));
-        shelf.items(rider.units()).forEach(item -> rows.add(row(PartSort.of(item.kind()), item.texts())));
+        intake.tires(rider.units()).forEach((id, tire) -> rows.add(row(PartSort.TIRE, id, tire)));
+        intake.rims(rider.units()).forEach((id, rim) -> rows.add(row(PartSort.RIM, id, rim)));
+        shelf.items(rider.units()).forEach(item -> rows.add(row(PartSort.of(item.kind()), item.id(), item.texts())));
         return rows;
     }
 
-    private static List<String> row(PartSort sort, Map<String, String> texts) {
+    private static List<String> row(PartSort sort, UUID id, Map<String, String> texts) {
         List<String> cells = new ArrayList<>();
         for (PartField field : PartField.values()) {
             String form = field.formField(sort);
             String text = form == null ? "" : texts.getOrDefault(form, "");
             cells.add(
                     switch (field.cell()) {
-                        case SORT -> sort.name().toLowerCase(Locale.ROOT);
-                        case YES_OR_NO -> text.equals(FormReader.YES) ? "yes" : text;
-                        case TICK -> form == null ? "" : text.isEmpty() ? "no" : "yes";
-                        case TEXT -> CsvExport.text(text);
+                        case ID -> id.toString();
+                        case SORT -> TableWords.ours("part", sort);
+                        case YES_OR_NO -> text.isEmpty() ? "" : answer(text.equals(FormReader.YES));
+                        case TICK -> form == null ? "" : answer(!text.isEmpty());
                         default -> text;
                     });
         }
         return cells;
+    }
+
+    static String answer(boolean yes) {
+        return TableWords.ours("answer", yes ? Answer.YES : Answer.NO);
     }
 }

@@ -1,6 +1,6 @@
 package org.stratopneum.web.parts.garage;
 
-import java.util.List;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -40,29 +40,27 @@ public class PartIntake {
 
     /** All tires that are in use, as they would stand in their form. */
     @Transactional(readOnly = true)
-    public List<Map<String, String>> tires(Units units) {
+    public Map<UUID, Map<String, String>> tires(Units units) {
         PartFields fields = new PartFields(units);
-        return parts.tires().stream()
-                .filter(tire -> tire.retiredOn() == null)
-                .map(tire -> {
-                    Map<String, String> texts = new TreeMap<>();
-                    fields.fill(texts, PartService.specOf(tire));
-                    return texts;
-                })
-                .toList();
+        Map<UUID, Map<String, String>> all = new LinkedHashMap<>();
+        parts.tires().stream().filter(tire -> tire.retiredOn() == null).forEach(tire -> {
+            Map<String, String> texts = new TreeMap<>();
+            fields.fill(texts, PartService.specOf(tire));
+            all.put(tire.id(), texts);
+        });
+        return all;
     }
 
     /** All rims that are in use, built into a wheel or not. */
     @Transactional(readOnly = true)
-    public List<Map<String, String>> rims(Units units) {
+    public Map<UUID, Map<String, String>> rims(Units units) {
         PartFields fields = new PartFields(units);
-        return parts.rims().stream()
-                .filter(rim -> rim.retiredOn() == null)
-                .map(rim -> {
-                    Map<String, String> texts = new TreeMap<>();
-                    fields.fill(texts, PartService.specOf(rim));
-                    return texts;
-                })
-                .toList();
+        Map<UUID, Map<String, String>> all = new LinkedHashMap<>();
+        parts.rims().stream().filter(rim -> rim.retiredOn() == null).forEach(rim -> {
+            Map<String, String> texts = new TreeMap<>();
+            fields.fill(texts, PartService.specOf(rim));
+            all.put(rim.id(), texts);
+        });
+        return all;
     }
 }

@@ -26,7 +26,7 @@ public class ShelfIntake {
     }
 
     /** Something on the shelf, as it would stand in its form. */
-    public record Typed(ShelfKind kind, Map<String, String> texts) {}
+    public record Typed(UUID id, ShelfKind kind, Map<String, String> texts) {}
 
     /** Everything that is in use. */
     @Transactional(readOnly = true)
@@ -34,7 +34,7 @@ public class ShelfIntake {
         ShelfForm form = new ShelfForm(units);
         return mapper.items().stream()
                 .filter(item -> item.retiredOn() == null)
-                .map(item -> new Typed(item.kind(), form.texts(item)))
+                .map(item -> new Typed(item.id(), item.kind(), form.texts(item)))
                 .toList();
     }
 }

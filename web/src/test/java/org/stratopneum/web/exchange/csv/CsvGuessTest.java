@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.quantity.QuantityUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.platform.wording.Units;
 
@@ -25,8 +26,8 @@ class CsvGuessTest {
         assertThat(plan.decimal()).isEqualTo(CsvPlan.Decimal.COMMA);
         assertThat(plan.heading()).isTrue();
         assertThat(plan.order()).isEqualTo(DateOrder.DMY);
-        assertThat(plan.pressure()).isEqualTo(PressureUnit.PSI);
-        assertThat(plan.columns()).containsExactly(CsvField.DATE, CsvField.REAR, CsvField.FRONT, CsvField.NOTE);
+        assertThat(units(plan)).containsExactly(null, PressureUnit.PSI, PressureUnit.PSI, null);
+        assertThat(fields(plan)).containsExactly(CsvField.DATE, CsvField.REAR, CsvField.FRONT, CsvField.NOTE);
         assertThat(plan.bike()).isEqualTo(BIKE);
         assertThat(plan.open().list()).isEmpty();
     }
@@ -57,9 +58,9 @@ class CsvGuessTest {
     @CsvSource({"1.6, 1.8, BAR", "24, 21, PSI", "165, 180, KPA", "11, 11.5, ", "2, 30, "})
     void theUnitOfAPressureIsToldBySizeOrLeftOpen(String one, String other, String unit) {
         CsvPlan plan = guess("day,rear\n2025-04-03," + one + "\n2025-04-04," + other + "\n");
-        assertThat(plan.pressure()).isEqualTo(unit == null ? null : PressureUnit.valueOf(unit));
+        assertThat(units(plan).get(1)).isEqualTo(unit == null ? null : PressureUnit.valueOf(unit));
         assertThat(plan.open().list().stream()
-                        .anyMatch(problem -> problem.field().equals("pressure")))
+                        .anyMatch(problem -> problem.field().equals("unit1")))
                 .isEqualTo(unit == null);
     }
 
@@ -68,14 +69,14 @@ class CsvGuessTest {
         CsvPlan plan = guess("2025-04-03\t21\n2025-04-04\t22\n");
         assertThat(plan.separator()).isEqualTo(CsvPlan.Separator.TAB);
         assertThat(plan.heading()).isFalse();
-        assertThat(plan.columns()).containsExactly(CsvField.DATE, null);
+        assertThat(fields(plan)).containsExactly(CsvField.DATE, null);
         assertThat(plan.open().list()).extracting(problem -> problem.code()).containsExactly("no-value-column");
     }
 
     @Test
     void rideDistancesCarryTheirUnitInTheHeading() {
-        assertThat(guess("date,miles\n2025-04-03,21\n").distance()).isEqualTo(RiderUnit.MI);
-        assertThat(guess("date,distance (km)\n2025-04-03,21\n").distance()).isEqualTo(RiderUnit.KM);
+        assertThat(units(guess("date,miles\n2025-04-03,21\n"))).endsWith(RiderUnit.MI);
+        assertThat(units(guess("date,distance (km)\n2025-04-03,21\n"))).endsWith(RiderUnit.KM);
     }
 
     @Test
@@ -87,11 +88,9 @@ class CsvGuessTest {
         assertThat(encoding(text, Charset.forName("windows-1252"))).isEqualTo(CsvPlan.Encoding.WINDOWS_1252);
         // cut in the middle of a letter
         byte[] cut = "3.4.2025;1,8;zä".getBytes(StandardCharsets.UTF_8);
-        assertThat(CsvGuess.encoding(java.util.Arrays.copyOf(cut, cut.length - 1)))
+        assertThat(TableHead.of(java.util.Arrays.copyOf(cut, cut.length - 1)).encoding())
                 .isEqualTo(CsvPlan.Encoding.UTF_8);
-        assertThat(CsvGuess.of(("\uFEFF" + text).getBytes(StandardCharsets.UTF_8), Units.metric(PressureUnit.BAR), null)
-                        .columns())
-                .startsWith(CsvField.DATE);
+        assertThat(fields(guess("\uFEFF" + text))).startsWith(CsvField.DATE);
     }
 
     @Test
@@ -121,10 +120,92 @@ class CsvGuessTest {
     }
 
     private static CsvPlan.Encoding encoding(String text, Charset charset) {
-        return CsvGuess.encoding(text.getBytes(charset));
+        return TableHead.of(text.getBytes(charset)).encoding();
     }
 
     private static CsvPlan guess(String text) {
-        return CsvGuess.of(text.getBytes(StandardCharsets.UTF_8), Units.metric(PressureUnit.PSI), BIKE);
+        return new CsvGuess(TableHead.of(text.getBytes(StandardCharsets.UTF_8)), Units.metric(PressureUnit.PSI))
+                .plan(BIKE);
+    }
+
+    private static List<CsvColumn> fields(CsvPlan plan) {
+        return plan.columns().stream().map(CsvPlan.Column::field).toList();
+    }
+
+    private static List<QuantityUnit> units(CsvPlan plan) {
+        return plan.columns().stream().map(CsvPlan.Column::unit).toList();
+    }
+
+    /** Two gauges of two riders in one table, each in its own unit. */
+    @Test
+    void eachColumnHasItsUnit() {
+        CsvPlan plan = guess("date,rear psi,front bar,depth in mm\n2025-04-03,24,1.5,4\n2025-04-04,25,1.6,5\n");
+        assertThat(units(plan)).containsExactly(null, PressureUnit.PSI, PressureUnit.BAR, RiderUnit.MM);
+        assertThat(plan.open().list())
+                .extracting(problem -> problem.field())
+                .as("whose depth it is")
+                .containsExactly("position");
+        assertThat(units(guess("date,rear,front\n2025-04-03,24,1.5\n2025-04-04,25,1.6\n")))
+                .as("by their sizes")
+                .containsExactly(null, PressureUnit.PSI, PressureUnit.BAR);
+    }
+
+    @Test
+    void aLineThatNamesTheSeparatorIsHeard() {
+        CsvPlan plan = guess("sep=;\r\ndate;rear psi;note\r\n2025-04-03;24;one, two, three, four\r\n");
+        assertThat(plan.separator()).isEqualTo(CsvPlan.Separator.SEMICOLON);
+        assertThat(fields(plan)).containsExactly(CsvField.DATE, CsvField.REAR, CsvField.NOTE);
+        assertThat(guess("\uFEFFsep=|\ndate|km\n2025-04-03|24\n").separator()).isEqualTo(CsvPlan.Separator.BAR);
+    }
+
+    /** 1,234 km are one and a bit or a thousand; nobody sets a thousand psi, and 1.234,5 says itself. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "km; 41.5, 1200; POINT",
+                "km; '41,5', 12; COMMA",
+                "km; '1,234', 12; ",
+                "km; 1.234, 12; ",
+                "km; '1,234', 41.5; POINT_GROUPED",
+                "km; 1.234, '41,5'; COMMA_GROUPED",
+                "km; '1,234.5', 12; POINT_GROUPED",
+                "km; '1.234.567,5', 12; COMMA_GROUPED",
+                "km; 0.125, 12; POINT",
+                "rear bar; 2.068, 1.931; POINT",
+                "rear bar; '2,068', '1,931'; COMMA"
+            })
+    void howNumbersAreWrittenIsToldOrAsked(String heading, String cells, String decimal) {
+        StringBuilder table = new StringBuilder("date\t" + heading + "\n");
+        for (String cell : cells.split(", (?=['0-9])")) {
+            table.append("2025-04-03\t").append(cell.replace("'", "")).append('\n');
+        }
+        CsvPlan plan = guess(table.toString());
+        assertThat(plan.decimal()).isEqualTo(decimal == null ? null : CsvPlan.Decimal.valueOf(decimal));
+        assertThat(plan.open().list().stream()
+                        .anyMatch(problem -> problem.field().equals("decimal")))
+                .isEqualTo(decimal == null);
+    }
+
+    /** Blanks between thousands as ISO 80000-1 (7.3.1) has them, and apostrophes, group digits in no other sense. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "1 234,5; COMMA; 1234.5",
+                "1\u00A0234.5; POINT; 1234.5",
+                "12'345; POINT; 12345",
+                "1,234.5; POINT_GROUPED; 1234.5",
+                "1.234,5; COMMA_GROUPED; 1234.5",
+                "\u22123.5; POINT; -3.5",
+                "1,234; COMMA; 1.234",
+                "1.5; COMMA; ",
+                "1,5; POINT; ",
+                "1,23; POINT_GROUPED; ",
+                "21 psi; POINT; ",
+                "1 23; POINT; "
+            })
+    void numbersAreReadAsSaid(String text, CsvPlan.Decimal decimal, Double number) {
+        assertThat(CsvNumbers.read(text, decimal).orElse(null)).isEqualTo(number);
     }
 }

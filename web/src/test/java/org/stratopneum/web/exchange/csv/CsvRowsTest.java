@@ -4,14 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.quantity.QuantityUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.fleet.bikes.TestTires;
 import org.stratopneum.web.log.LogDetail;
@@ -41,6 +42,12 @@ class CsvRowsTest {
     private final CsvRows rows = rows(PressureUnit.PSI, RiderUnit.FAHRENHEIT, RiderUnit.MI, RiderUnit.FL_OZ);
 
     private static CsvRows rows(PressureUnit pressure, RiderUnit temperature, RiderUnit distance, RiderUnit volume) {
+        Map<CsvField, QuantityUnit> units = Map.of(
+                CsvField.PRESSURE, pressure,
+                CsvField.TEMPERATURE, temperature,
+                CsvField.DEPTH, RiderUnit.MM,
+                CsvField.FILLED, volume,
+                CsvField.DISTANCE, distance);
         CsvPlan plan = new CsvPlan(
                 CsvPlan.Holds.NOTES,
                 CsvPlan.Encoding.UTF_8,
@@ -48,17 +55,13 @@ class CsvRowsTest {
                 true,
                 CsvPlan.Decimal.POINT,
                 DateOrder.DMY,
-                pressure,
-                RiderUnit.MM,
-                volume,
-                distance,
-                temperature,
-                RiderUnit.KG,
                 null,
                 "REAR",
                 false,
                 null,
-                new ArrayList<>(COLUMNS));
+                COLUMNS.stream()
+                        .map(field -> new CsvPlan.Column(field, units.get(field)))
+                        .toList());
         return new CsvRows(plan, TestTires.plover(), RIDER, NOW, "reference");
     }
 
@@ -182,17 +185,50 @@ class CsvRowsTest {
         assertThat(problem.value()).isEqualTo(9999);
     }
 
+    /** Whatever begins like a formula comes back as it was, apostrophes of its own too. */
     @Test
     void anApostropheOfOursIsTakenOffAgain() {
-        assertThat(only("4.6.2025, , plover, rear, 20, , , , , , , '=1+1").note())
-                .isEqualTo("=1+1");
-        assertThat(only("4.6.2025, , plover, rear, 20, , , , , , , 'twas wet").note())
-                .isEqualTo("'twas wet");
-        for (String text : List.of("=1+1", "+1", "-1", "@x", "\tx", "\rx")) {
-            assertThat(CsvExport.text(text)).isEqualTo("'" + text);
+        for (String text : List.of("=1+1", "+1", "-1", "@x", "\tx", "\rx", "'=1+1", "''-x")) {
+            assertThat(CsvSheet.marked(text)).isEqualTo("'" + text);
+            assertThat(CsvSheet.unmarked(CsvSheet.marked(text))).isEqualTo(text);
         }
-        assertThat(CsvExport.text("1-1=0")).isEqualTo("1-1=0");
-        assertThat(CsvExport.text(null)).isEmpty();
+        for (String text : List.of("1-1=0", "'twas wet", "", "'")) {
+            assertThat(CsvSheet.marked(text)).isEqualTo(text);
+            assertThat(CsvSheet.unmarked(text)).isEqualTo(text);
+        }
+    }
+
+    /** ISO 8601: a time with an offset is an instant, and so one moment for riders of all zones. */
+    @ParameterizedTest
+    @CsvSource({
+        "4.6.2025, 17:40, 2025-06-04T15:40:00Z",
+        "4.6.2025, 17:40Z, 2025-06-04T17:40:00Z",
+        "4.6.2025, 17:40:30.123456789+05:30, 2025-06-04T12:10:30Z",
+        "4.6.2025T17:40:00-0700, '', 2025-06-05T00:40:00Z",
+        "4.6.2025, 7:30 AM, 2025-06-04T05:30:00Z",
+        "4.6.2025, 7:30pm, 2025-06-04T17:30:00Z",
+        "4.6.2025, 12:15 a.m., 2025-06-03T22:15:00Z",
+        "4.6.2025, 12:15 p.m., 2025-06-04T10:15:00Z",
+        "4.6.2025 7:05 PM, '', 2025-06-04T17:05:00Z",
+        "4.6.2025, 7 AM, 2025-06-04T05:00:00Z",
+        "4.6.2025, 13:30 PM, ",
+        "4.6.2025, 17:60, ",
+        "4.6.2025, 7, "
+    })
+    void aTimeIsReadAsItIsWritten(String date, String time, Instant moment) {
+        assertThat(TableTime.moment(date, time, DateOrder.DMY, RIDER.zoneId()).orElse(null))
+                .isEqualTo(moment);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "just pumped, true", "after pumping, true", "Set, true", "yes, true",
+        "before pumping, false", "as found, false", "found, false", "no, false"
+    })
+    void theWordsOfThePagesAreUnderstood(String word, boolean afterInflation) {
+        LogDetail.PressureRead read = (LogDetail.PressureRead)
+                only("4.6.2025, , plover, rear, 20, " + word + ", , , , , , ").detail();
+        assertThat(read.afterInflation()).isEqualTo(afterInflation);
     }
 
     private static List<String> cells(String row) {

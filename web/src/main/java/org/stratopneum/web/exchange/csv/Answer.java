@@ -1,0 +1,7 @@
+package org.stratopneum.web.exchange.csv;
+
+/** What a cell says that asks for yes or no. */
+enum Answer {
+    YES,
+    NO
+}

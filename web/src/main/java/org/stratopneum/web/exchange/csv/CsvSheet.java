@@ -1,0 +1,62 @@
+package org.stratopneum.web.exchange.csv;
+
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+
+/** A table as text: UTF-8 with its mark, by which spreadsheets know it; commas, lines ended as RFC 4180 says. */
+final class CsvSheet implements Sheet {
+
+    private static final int BUFFER = 64 << 10;
+
+    /** A spreadsheet takes a text that begins so for a formula, and does what it says. */
+    private static final Pattern FORMULA = Pattern.compile("'*[=+\\-@\\t\\r].*", Pattern.DOTALL);
+
+    private final CSVPrinter printer;
+    private final boolean[] texts;
+
+    CsvSheet(OutputStream out, List<Column> columns) throws IOException {
+        Writer letters = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8), BUFFER);
+        letters.write('\uFEFF');
+        printer = new CSVPrinter(letters, CSVFormat.RFC4180);
+        texts = new boolean[columns.size()];
+        for (int i = 0; i < texts.length; i++) {
+            texts[i] = columns.get(i).type() == Type.TEXT;
+        }
+        printer.printRecord(columns.stream().map(Column::heading).toList());
+    }
+
+    @Override
+    public void row(List<String> cells) throws IOException {
+        List<String> row = new ArrayList<>(cells);
+        for (int i = 0; i < texts.length; i++) {
+            if (texts[i]) {
+                row.set(i, marked(cells.get(i)));
+            }
+        }
+        printer.printRecord(row);
+    }
+
+    @Override
+    public void close() throws IOException {
+        printer.flush();
+    }
+
+    /** A text that a spreadsheet would take for a formula, with an apostrophe, which it shows as nothing. */
+    static String marked(String text) {
+        return FORMULA.matcher(text).matches() ? "'" + text : text;
+    }
+
+    /** The text as it was before. */
+    static String unmarked(String cell) {
+        return cell.startsWith("'") && FORMULA.matcher(cell).matches() ? cell.substring(1) : cell;
+    }
+}

@@ -1,0 +1,30 @@
+-- What is to be done in the background, and by when, for whichever process gets to it first. The table is the library's.
+create schema work;
+grant usage on schema work to ${appRole};
+
+create table work.scheduled_tasks (
+  task_name             text not null,
+  task_instance         text not null,
+  task_data             bytea,
+  execution_time        timestamptz not null,
+  picked                boolean not null,
+  picked_by             text,
+  last_success          timestamptz,
+  last_failure          timestamptz,
+  consecutive_failures  integer,
+  last_heartbeat        timestamptz,
+  version               bigint not null,
+  priority              smallint,
+  primary key (task_name, task_instance)
+);
+create index scheduled_tasks_by_time on work.scheduled_tasks (execution_time);
+create index scheduled_tasks_by_heartbeat on work.scheduled_tasks (last_heartbeat);
+grant select, insert, update, delete on work.scheduled_tasks to ${appRole};
+
+-- A file that brings down whoever reads it is not tried for ever.
+alter table import_run add column attempts integer not null default 0 check (attempts >= 0);
+
+-- Rows that something was wrong with: a file to mend them in is made of their numbers. Whether the others are brought in
+-- without them is for the rider to say.
+alter table import_run add column leaves_out boolean not null default false;
+alter table import_run add column left_out integer[] not null default '{}';
