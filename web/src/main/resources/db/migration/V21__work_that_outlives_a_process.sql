@@ -28,3 +28,9 @@ alter table import_run add column attempts integer not null default 0 check (att
 -- without them is for the rider to say.
 alter table import_run add column leaves_out boolean not null default false;
 alter table import_run add column left_out integer[] not null default '{}';
+
+-- What else is to be known of a file that was read, in words.
+alter table import_run add column notes jsonb not null default '[]' check (jsonb_typeof(notes) = 'array');
+
+alter table track add column temperature_c double precision check (temperature_c between -60 and 60);
+comment on column track.temperature_c is 'Mean of what the device measured on its way (°C); in the sun it reads too warm';

@@ -15,6 +15,7 @@ import java.time.Instant;
  * @param longitudeDeg where it starts (degrees, east positive)
  * @param startM height where it starts (m), or null
  * @param highestM greatest height (m), or null
+ * @param temperatureC mean of what the device measured on its way (°C), or null; in the sun it reads too warm
  */
 public record Track(
         int points,
@@ -26,4 +27,31 @@ public record Track(
         double latitudeDeg,
         double longitudeDeg,
         Double startM,
-        Double highestM) {}
+        Double highestM,
+        Double temperatureC) {
+
+    /** What two rides of one recording are together: it starts where the first does, and nothing joins them. */
+    Track with(Track next) {
+        return new Track(
+                points + next.points,
+                unreadable + next.unreadable,
+                distanceM + next.distanceM,
+                climbM == null ? next.climbM : next.climbM == null ? climbM : (Double) (climbM + next.climbM),
+                start == null ? next.start : start,
+                next.end == null ? end : next.end,
+                latitudeDeg,
+                longitudeDeg,
+                startM,
+                highestM == null
+                        ? next.highestM
+                        : next.highestM == null ? highestM : (Double) Math.max(highestM, next.highestM),
+                mean(next));
+    }
+
+    private Double mean(Track next) {
+        if (temperatureC == null || next.temperatureC == null) {
+            return temperatureC == null ? next.temperatureC : temperatureC;
+        }
+        return (temperatureC * points + next.temperatureC * next.points) / (points + next.points);
+    }
+}

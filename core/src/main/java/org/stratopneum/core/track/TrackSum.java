@@ -22,6 +22,8 @@ final class TrackSum {
     private Instant end;
     private double startLatitude;
     private double startLongitude;
+    private int temperatures;
+    private double temperatureSum;
 
     /** What comes next is not joined to what was before. */
     void breakOff() {
@@ -32,8 +34,16 @@ final class TrackSum {
         unreadable++;
     }
 
-    /** @param height (m) or null, {@code time} or null */
-    void add(double latitude, double longitude, Double height, Instant time) {
+    /**
+     * @param height (m) or null
+     * @param time or null
+     * @param temperature (°C) or null
+     */
+    void add(double latitude, double longitude, Double height, Instant time, Double temperature) {
+        if (temperature != null) {
+            temperatures++;
+            temperatureSum += temperature;
+        }
         if (points == 0) {
             startLatitude = latitude;
             startLongitude = longitude;
@@ -67,6 +77,11 @@ final class TrackSum {
         }
     }
 
+    /** First moment so far, or null. */
+    Instant start() {
+        return start;
+    }
+
     int points() {
         return points;
     }
@@ -82,6 +97,7 @@ final class TrackSum {
                 startLatitude,
                 startLongitude,
                 startHeight,
-                highest);
+                highest,
+                temperatures == 0 ? null : temperatureSum / temperatures);
     }
 }

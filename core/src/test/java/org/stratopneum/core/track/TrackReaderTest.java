@@ -6,9 +6,17 @@ import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.Arrays;
+import java.util.List;
+import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -21,7 +29,12 @@ class TrackReaderTest {
             "<?xml version=\"1.0\"?><gpx version=\"1.1\" xmlns=\"http://www.topografix.com/GPX/1/1\"><trk>";
 
     private static Track read(String text) {
-        return TrackReader.read(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), "file");
+        return rides(text.getBytes(StandardCharsets.UTF_8)).get(0);
+    }
+
+    private static List<Track> rides(byte[] bytes) {
+        return TrackReader.read(new ByteArrayInputStream(bytes), "file", ZoneId.of("Europe/Vienna"))
+                .rides();
     }
 
     private static String point(double latitude, double longitude, String inside) {
@@ -63,6 +76,100 @@ class TrackReaderTest {
         assertThat(track.longitudeDeg()).isEqualTo(-21);
         assertThat(track.startM()).isEqualTo(900);
         assertThat(track.highestM()).isEqualTo(940);
+    }
+
+    private static String tour(String firstDay, String secondDay) {
+        String between = "</trk><trk>";
+        return HEAD
+                + segment(
+                        point(47, 11, "<time>" + firstDay + "T20:00:00Z</time>"),
+                        point(47.01, 11, "<time>" + firstDay + "T23:30:00Z</time>"))
+                + between
+                + segment(
+                        point(48, 11, "<ele>500</ele><time>" + secondDay + "T08:00:00Z</time>"),
+                        point(48.02, 11, "<ele>600</ele><time>" + secondDay + "T09:00:00Z</time>"))
+                + "</trk></gpx>";
+    }
+
+    /** By the days of the rider: the first ends after midnight in Vienna, and still began the day before. */
+    @Test
+    void tracksOfTwoDaysAreTwoRides() {
+        List<Track> rides = rides(tour("2026-03-01", "2026-03-02").getBytes(StandardCharsets.UTF_8));
+        assertThat(rides).hasSize(2);
+        assertThat(rides.get(0).distanceM()).isCloseTo(1112, within(2.0));
+        assertThat(rides.get(1).distanceM()).isCloseTo(2224, within(2.0));
+        assertThat(rides.get(1).start()).isEqualTo(Instant.parse("2026-03-02T08:00:00Z"));
+        assertThat(rides.get(0).climbM()).isNull();
+        Track whole = new Recording(rides).whole();
+        assertThat(whole.distanceM()).isCloseTo(3336, within(3.0));
+        assertThat(whole.climbM()).isEqualTo(100);
+        assertThat(whole.latitudeDeg()).isEqualTo(47);
+        assertThat(whole.end()).isEqualTo(Instant.parse("2026-03-02T09:00:00Z"));
+        assertThat(rides(tour("2026-03-01", "2026-03-01").getBytes(StandardCharsets.UTF_8)))
+                .as("two tracks of one day")
+                .hasSize(1);
+    }
+
+    @Test
+    void aTrackOfATrainingComputerIsReadToo() {
+        Track track = read("""
+                <?xml version="1.0"?><TrainingCenterDatabase><Activities><Activity Sport="Biking">
+                <Id>2026-03-01T08:00:00Z</Id><Lap StartTime="2026-03-01T08:00:00Z"><TotalTimeSeconds>9</TotalTimeSeconds>
+                <Track>
+                <Trackpoint><Time>2026-03-01T08:00:00.000Z</Time><Position><LatitudeDegrees>47.0</LatitudeDegrees>
+                <LongitudeDegrees>11.0</LongitudeDegrees></Position><AltitudeMeters>600.0</AltitudeMeters>
+                <HeartRateBpm><Value>120</Value></HeartRateBpm></Trackpoint>
+                <Trackpoint><Time>2026-03-01T08:00:05Z</Time></Trackpoint>
+                <Trackpoint><Time>2026-03-01T08:30:00Z</Time><Position><LatitudeDegrees>47.09</LatitudeDegrees>
+                <LongitudeDegrees>11.0</LongitudeDegrees></Position><AltitudeMeters>700.0</AltitudeMeters></Trackpoint>
+                </Track></Lap></Activity></Activities></TrainingCenterDatabase>
+                """.strip());
+        assertThat(track.distanceM()).isCloseTo(10_008, within(10.0));
+        assertThat(track.climbM()).isEqualTo(100);
+        assertThat(track.unreadable()).as("without a position").isEqualTo(1);
+        assertThat(Duration.between(track.start(), track.end())).isEqualTo(Duration.ofMinutes(30));
+    }
+
+    @Test
+    void whatTheDeviceMeasuredIsAveraged() {
+        Track track = read(HEAD
+                + segment(
+                        point(47, 11, "<extensions><x:TPX xmlns:x='urn:x'><x:atemp>12</x:atemp></x:TPX></extensions>"),
+                        point(47, 11, "<extensions><x:TPX xmlns:x='urn:x'><x:atemp>18</x:atemp></x:TPX></extensions>"),
+                        point(47, 11, "<extensions><x:TPX xmlns:x='urn:x'><x:atemp>127</x:atemp></x:TPX></extensions>"),
+                        point(47, 11, ""))
+                + "</trk></gpx>");
+        assertThat(track.temperatureC()).as("127 is the sensor's word for none").isEqualTo(15);
+    }
+
+    /** RFC 1952 by the JDK's own writer. */
+    @Test
+    void aPackedFileIsUnpackedAndABombIsNot() throws IOException {
+        assertThat(rides(packed(tour("2026-03-01", "2026-03-02").getBytes(StandardCharsets.UTF_8))))
+                .hasSize(2);
+        byte[] blank = new byte[(int) TrackReader.MOST_UNPACKED / 100];
+        Arrays.fill(blank, (byte) ' ');
+        ByteArrayOutputStream bomb = new ByteArrayOutputStream();
+        try (GZIPOutputStream out = new GZIPOutputStream(bomb)) {
+            out.write("<gpx>".getBytes(StandardCharsets.UTF_8));
+            for (int i = 0; i < 101; i++) {
+                out.write(blank);
+            }
+        }
+        assertThatThrownBy(() -> rides(bomb.toByteArray()))
+                .isInstanceOfSatisfying(
+                        InvalidInputException.class,
+                        refused -> assertThat(refused.problems())
+                                .extracting("code")
+                                .containsExactly(TrackReader.TOO_LARGE));
+    }
+
+    private static byte[] packed(byte[] plain) throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (GZIPOutputStream out = new GZIPOutputStream(bytes)) {
+            out.write(plain);
+        }
+        return bytes.toByteArray();
     }
 
     @Test
@@ -122,7 +229,7 @@ class TrackReaderTest {
     void memoryDoesNotGrowWithTheFile() {
         long before = used();
         Endless stream = new Endless(300_000);
-        Track track = TrackReader.read(stream, "file");
+        Track track = TrackReader.read(stream, "file", ZoneOffset.UTC).whole();
         assertThat(track.points()).isEqualTo(300_000);
         assertThat(stream.most - before).as("bytes on the heap while reading").isLessThan(48L << 20);
     }

@@ -109,6 +109,7 @@ class ExchangeService {
                 !table && waits ? imports.form(run) : ImportForm.NOTHING,
                 table ? choices(settings) : Map.of(),
                 imports.faults(run),
+                imports.notes(run),
                 waits ? imports.same(id).orElse(null) : null,
                 imports.undoable(run),
                 run.state() == ImportRun.State.UNDONE

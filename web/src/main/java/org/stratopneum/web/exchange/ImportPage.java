@@ -17,6 +17,7 @@ import org.stratopneum.web.platform.wording.FormView;
  * @param preview the beginning as it is understood; null for an archive, or once it is in
  * @param asks what is asked of another file than a table, and seen of it
  * @param choices what may be chosen in each field of the form
+ * @param notes what else is to be known of what was read
  * @param same another import by which the same file is in already, or null
  * @param undoable whether it can be taken out again, {@code redoable} put back
  * @param leftOut how many rows have errors, and can be had as a file to mend
@@ -31,6 +32,7 @@ public record ImportPage(
         ImportForm asks,
         Map<String, List<org.stratopneum.web.exchange.csv.CsvService.Choice>> choices,
         List<ImportFault> faults,
+        List<String> notes,
         UUID same,
         boolean undoable,
         boolean redoable,

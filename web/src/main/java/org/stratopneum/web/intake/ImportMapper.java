@@ -18,7 +18,7 @@ interface ImportMapper {
 
     String RUNS = """
             select id, format, file_name, bytes, settings::text as settings, state, bytes_read, rows_read, added,
-                   repeated, fault_count, faults::text as faults, was_empty, last_sequence, leaves_out, made_at, beat_at, version
+                   repeated, fault_count, faults::text as faults, notes::text as notes, was_empty, last_sequence, leaves_out, made_at, beat_at, version
             from import_run
             """;
 
@@ -76,7 +76,7 @@ interface ImportMapper {
     /** 0 when the import was changed since {@code version}, or is being read. */
     @Update("""
             update import_run
-            set settings = #{settings}::jsonb, state = 'RECEIVED', fault_count = 0, faults = '[]', version = version + 1
+            set settings = #{settings}::jsonb, state = 'RECEIVED', fault_count = 0, faults = '[]', notes = '[]', version = version + 1
             where id = #{id} and version = #{version} and state in ('RECEIVED', 'CHECKED', 'FAILED')
             """)
     int understand(UUID id, String settings, int version);
@@ -88,7 +88,7 @@ interface ImportMapper {
      */
     @Update("""
             update import_run
-            set state = #{state}, leaves_out = #{leaveOut}, bytes_read = 0, rows_read = 0, added = 0, repeated = 0, fault_count = 0, faults = '[]',
+            set state = #{state}, leaves_out = #{leaveOut}, bytes_read = 0, rows_read = 0, added = 0, repeated = 0, fault_count = 0, faults = '[]', notes = '[]',
                 attempts = 0, beat_at = #{at}, version = version + 1
             where id = #{id} and state in ('RECEIVED', 'CHECKED', 'FAILED')
             """)
@@ -111,13 +111,20 @@ interface ImportMapper {
     @Update("""
             update import_run
             set state = #{state}, rows_read = #{result.rows}, added = #{result.added}, repeated = #{result.repeated},
-                fault_count = #{result.faultCount}, faults = #{faults}::jsonb, was_empty = #{wasEmpty},
+                fault_count = #{result.faultCount}, faults = #{faults}::jsonb, notes = #{notes}::jsonb, was_empty = #{wasEmpty},
                 left_out = #{result.leftOutRows}::integer[], bytes_read = bytes,
                 beat_at = #{at}, version = version + 1,
                 last_sequence = (select max(sequence) from log_entry)
             where id = #{id}
             """)
-    int end(UUID id, ImportRun.State state, ImportResult result, String faults, boolean wasEmpty, Instant at);
+    int end(
+            UUID id,
+            ImportRun.State state,
+            ImportResult result,
+            String faults,
+            String notes,
+            boolean wasEmpty,
+            Instant at);
 
     @Update(
             "update import_run set state = #{state}, version = version + 1, beat_at = #{at} where id = #{id} and state = #{before}")

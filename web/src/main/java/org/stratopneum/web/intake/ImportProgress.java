@@ -11,6 +11,9 @@ public final class ImportProgress {
     /** More faults than these are counted, not kept. */
     public static final int MOST_FAULTS = 500;
 
+    /** More of them nobody reads. */
+    private static final int MOST_NOTES = 50;
+
     /** Hears of it now and then. */
     public interface Listener {
         void at(int rows);
@@ -24,6 +27,7 @@ public final class ImportProgress {
     private final boolean leavesOut;
     private final List<ImportFault> faults = new ArrayList<>();
     private final Set<Integer> leftOut = new LinkedHashSet<>();
+    private final Set<String> notes = new LinkedHashSet<>();
     private boolean stopped;
     private int faultCount;
     private int rows;
@@ -87,6 +91,13 @@ public final class ImportProgress {
         }
     }
 
+    /** Something was left out, or done otherwise than the file says; told once, however often. */
+    public void note(String what) {
+        if (notes.size() < MOST_NOTES) {
+            notes.add(what);
+        }
+    }
+
     /** Whether what is read from here may still come in. */
     public boolean fine() {
         return !stopped && (leavesOut || faultCount == 0);
@@ -94,6 +105,14 @@ public final class ImportProgress {
 
     public ImportResult result() {
         boolean mayStand = fine() && (faultCount == 0 || leftOut.size() < rows);
-        return new ImportResult(rows, added, repeated, faultCount, List.copyOf(faults), List.copyOf(leftOut), mayStand);
+        return new ImportResult(
+                rows,
+                added,
+                repeated,
+                faultCount,
+                List.copyOf(faults),
+                List.copyOf(leftOut),
+                List.copyOf(notes),
+                mayStand);
     }
 }

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
  * @param faultCount how many faults there are
  * @param faults the first of them
  * @param leftOut numbers of the rows that are left out for their faults
+ * @param notes what else is to be known: what was left out, in words
  * @param mayStand whether what was read may stay
  */
 public record ImportResult(
@@ -20,11 +21,12 @@ public record ImportResult(
         int faultCount,
         List<ImportFault> faults,
         List<Integer> leftOut,
+        List<String> notes,
         boolean mayStand) {
 
     /** Nothing was read, for that reason. */
     static ImportResult broken(String reason) {
-        return new ImportResult(0, 0, 0, 1, List.of(new ImportFault("", reason)), List.of(), false);
+        return new ImportResult(0, 0, 0, 1, List.of(new ImportFault("", reason)), List.of(), List.of(), false);
     }
 
     public boolean fine() {

@@ -9,6 +9,7 @@ import java.util.UUID;
  * @param settings how it is to be understood, as JSON
  * @param bytesRead how many bytes were read so far
  * @param faults the first faults, as JSON
+ * @param notes what else is to be known, as JSON
  * @param lastSequence of the log when it was in, or null
  * @param leavesOut whether rows with faults are left out and the others brought in, or nothing is
  * @param beatAt when whoever reads it was last seen
@@ -26,6 +27,7 @@ public record ImportRun(
         int repeated,
         int faultCount,
         String faults,
+        String notes,
         boolean wasEmpty,
         Long lastSequence,
         boolean leavesOut,

@@ -142,7 +142,14 @@ class ImportWorker {
     }
 
     private int end(ImportRun run, ImportRun.State state, ImportResult result, boolean wasEmpty) {
-        return mapper.end(run.id(), state, result, json.writeValueAsString(result.faults()), wasEmpty, logbook.now());
+        return mapper.end(
+                run.id(),
+                state,
+                result,
+                json.writeValueAsString(result.faults()),
+                json.writeValueAsString(result.notes()),
+                wasEmpty,
+                logbook.now());
     }
 
     private ImportResult readAll(ImportRun run, boolean dry, BooleanSupplier stopping) {

@@ -98,6 +98,11 @@ public class Imports {
         return json.readValue(run.faults(), new TypeReference<List<ImportFault>>() {});
     }
 
+    /** What else is to be known of a file that was read. */
+    public List<String> notes(ImportRun run) {
+        return json.readValue(run.notes(), new TypeReference<List<String>>() {});
+    }
+
     /**
      * Receives a file, piece by piece.
      *

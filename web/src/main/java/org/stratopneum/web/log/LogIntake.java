@@ -67,7 +67,10 @@ public class LogIntake {
         }
         int added = addNew(entries);
         if (added < entries.size()) {
-            refuseOthers(entries);
+            List<UUID> others = others(entries);
+            if (!others.isEmpty()) {
+                throw new LogConflictException(others);
+            }
         }
         return added;
     }
@@ -103,17 +106,16 @@ public class LogIntake {
                 wording.words(entry));
     }
 
-    private void refuseOthers(List<LogEntry> entries) {
+    /** Those of some entries whose ids stand for something else. */
+    @Transactional(readOnly = true)
+    public List<UUID> others(List<LogEntry> entries) {
         List<UUID> ids = entries.stream().map(LogEntry::id).toList();
         Map<UUID, LogRow> stored =
                 mapper.among(ids).stream().collect(Collectors.toMap(LogRow::id, Function.identity()));
-        List<UUID> others = entries.stream()
+        return entries.stream()
                 .filter(entry -> !stored.containsKey(entry.id()) || !logbook.sameContent(entry, stored.get(entry.id())))
                 .map(LogEntry::id)
                 .toList();
-        if (!others.isEmpty()) {
-            throw new LogConflictException(others);
-        }
     }
 
     /** Says that rides of some bikes were added, from which it is learned what suits the rider. */

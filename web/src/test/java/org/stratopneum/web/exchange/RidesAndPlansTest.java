@@ -2,6 +2,8 @@ package org.stratopneum.web.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -9,6 +11,8 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
+import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -72,6 +76,40 @@ class RidesAndPlansTest {
         assertThat(guest.ids("/log?topic=RIDES", "/log/")).isEmpty();
         assertThat(first.press("redo")).contains("id=\"done\"");
         assertThat(guest.ids("/log?topic=RIDES", "/log/")).hasSize(1);
+    }
+
+    /** A tour of two days in one file, packed as devices send it: each day is a ride, with the warmth of its day. */
+    @Test
+    void aTourOfTwoDaysIsTwoRides() throws IOException {
+        String warm = "<extensions><t:x xmlns:t=\"urn:t\"><t:atemp>%d</t:atemp></t:x></extensions>";
+        String tour = RIDE.replace(
+                        "</time></trkpt>\n<trkpt lat=\"47.09\"",
+                        "</time>" + warm.formatted(7) + "</trkpt>\n<trkpt lat=\"47.09\"")
+                .replace(
+                        "</trk></gpx>",
+                        "</trk>"
+                                + RIDE.substring(RIDE.indexOf("<trk>"))
+                                        .replace("2025-05-04", "2025-05-05")
+                                        .replace("47.09", "47.18"));
+        ByteArrayOutputStream packed = new ByteArrayOutputStream();
+        try (GZIPOutputStream out = new GZIPOutputStream(packed)) {
+            out.write(tour.getBytes(StandardCharsets.UTF_8));
+        }
+        Sent sent = Sent.file(guest, "tour.gpx.gz", packed.toByteArray());
+        assertThat(sent.page()).contains("A ride of 10 km on 4 May", "A ride of 20 km on 5 May");
+        assertThat(sent.press("bring-in")).contains("2 new");
+        assertThat(guest.get("/log?topic=RIDES").body()).contains("ridden 10 km", "ridden 20 km");
+        assertThat(Sent.file(guest, "tour.gpx.gz", packed.toByteArray()).press("bring-in"))
+                .contains("0 new, 2 were there already");
+        assertThat(guest.get("/exchange/table.csv?sort=rides").body().lines()).hasSize(3);
+    }
+
+    @Test
+    void aFitFileIsRefusedWithWhatToDo() {
+        byte[] fit = {14, 16, 100, 0, 0, 1, 0, 0, '.', 'F', 'I', 'T', 0, 0, 1, 2, 3};
+        var answer = guest.upload("/imports?newId=" + UUID.randomUUID(), "file", "ride.fit", fit);
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("export the ride as GPX or TCX");
     }
 
     @Test

@@ -1,9 +1,9 @@
 package org.stratopneum.web.exchange.archive;
 
-import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
@@ -22,6 +22,8 @@ interface ArchiveMapper {
     String ROW = "to_jsonb(t) - array['owner', 'sequence', 'nr', 'lexemes', 'words', 'removed_at']"
             + "<if test='table.binary != null'> || jsonb_build_object('${table.binary}',"
             + " translate(encode(t.${table.binary}, 'base64'), E'\\n', ''))</if>";
+
+    String FROM_ALL = " from ${table.table} t";
 
     String FROM = " from ${table.table} t<if test=\"table.name() == 'PHOTOS'\"> where removed_at is null</if>";
 
@@ -82,18 +84,75 @@ interface ArchiveMapper {
     int insert(ArchiveTable table, List<String> columns, String json);
 
     /** What a picture was made of anew differs a little each time: by its id and its entry it is the same. */
-    String MADE_ANEW = "<if test=\"table.name() == 'PHOTOS'\"> - array['bytes', 'width', 'height', 'media_type']</if>";
+    String SAME =
+            " - array['version'<if test=\"table.name() == 'PHOTOS'\">, 'bytes', 'width', 'height', 'media_type'</if>])";
 
-    /** Those rows of a list that are not there as they stand in it, as a list. */
-    @Select("<script>select (select item" + MADE_ANEW
-            + " from jsonb_array_elements(#{json}::jsonb) j(item) except select (" + ROW + ")" + MADE_ANEW + FROM
-            + " limit 1)::text</script>")
-    String different(ArchiveTable table, String json);
+    /** A row of a list that is not there as it stands in it, and what is there instead, or null. */
+    record Different(String item, String here) {}
 
-    /** Which of these pictures are there already. */
-    @Select("<script>select id from photo where id in"
-            + " <foreach collection='ids' item='id' open='(' separator=',' close=')'>#{id}</foreach></script>")
-    Set<UUID> photosAmong(Collection<UUID> ids);
+    @Select("<script>select j.item::text as item, (select (" + ROW + ")::text " + FROM_ALL
+            + """
+             where t."${table.key}"::text = j.item ->> '${table.key}') as here
+            from (select jsonb_strip_nulls(item
+            """
+            + SAME + " as same, item from jsonb_array_elements(#{json}::jsonb) i(item)) j where j.same not in"
+            + " (select jsonb_strip_nulls((" + ROW + ")" + SAME + FROM_ALL + """
+             where t."${table.key}"::text in (
+               select item ->> '${table.key}' from jsonb_array_elements(#{json}::jsonb) k(item)))
+            </script>
+            """)
+    List<Different> different(ArchiveTable table, String json);
+
+    /** Writes rows of a list over those of the same key. */
+    @Update("""
+            <script>
+            update ${table.table} t
+            set <foreach collection="columns" item="column" separator=",">"${column}" = <choose>
+              <when test="column == 'version'">t.version + 1</when>
+              <otherwise>r."${column}"</otherwise></choose></foreach>
+            from jsonb_array_elements(#{json}::jsonb) j(item),
+              lateral jsonb_populate_record(null::${table.table}, j.item) r
+            where t."${table.key}" = r."${table.key}"
+            </script>
+            """)
+    int replace(ArchiveTable table, List<String> columns, String json);
+
+    /** Whether the pieces of one thing are just those of a list. */
+    @Select("<script>with there as (select jsonb_strip_nulls((" + ROW + ")" + SAME + " as item" + FROM_ALL + """
+             where t."${table.parentColumn}" = #{parent}), here as (select jsonb_strip_nulls(item
+            """ + SAME
+            + """
+             as item from jsonb_array_elements(#{json}::jsonb) j(item))
+            select not exists (select item from there except select item from here)
+              and not exists (select item from here except select item from there)
+            </script>
+            """)
+    boolean samePieces(ArchiveTable table, UUID parent, String json);
+
+    @Delete("delete from ${table.table} where \"${table.parentColumn}\" = #{parent}")
+    int deletePieces(ArchiveTable table, UUID parent);
+
+    /**
+     * Which ids are there.
+     *
+     * @param table one of ours
+     * @param ids as PostgreSQL writes an array
+     */
+    @Select("select id from ${table} where id = any(#{ids}::uuid[])")
+    Set<UUID> among(String table, String ids);
+
+    /** A column that names a row of another table, or of the same. */
+    record Reference(String column, String target) {}
+
+    @Select("""
+            select a.attname as column, r.relname as target
+            from pg_constraint c
+              join pg_attribute a on a.attrelid = c.conrelid and a.attnum = c.conkey[2]
+              join pg_class r on r.oid = c.confrelid
+              join pg_attribute k on k.attrelid = c.confrelid and k.attnum = c.confkey[2]
+            where c.contype = 'f' and c.conrelid = #{table}::regclass and cardinality(c.conkey) = 2 and k.attname = 'id'
+            """)
+    List<Reference> references(String table);
 
     /** Whether there is anything in the garage. */
     @Select("""

@@ -7,20 +7,26 @@ import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import org.stratopneum.web.due.Summaries;
+import org.stratopneum.web.intake.ImportForm;
 import org.stratopneum.web.intake.ImportFormat;
 import org.stratopneum.web.intake.ImportProgress;
 import org.stratopneum.web.intake.ImportStoppedException;
 import org.stratopneum.web.intake.Importer;
-import org.stratopneum.web.log.LogConflictException;
 import org.stratopneum.web.log.LogEntry;
 import org.stratopneum.web.log.LogIntake;
 import org.stratopneum.web.log.LogKind;
@@ -58,6 +64,7 @@ class ArchiveReader implements Importer {
     private static final int LONGEST_TEXT = 14_000_000;
 
     private static final int MOST_NESTED = 50;
+    private static final String CLASH = "clash";
 
     /** Missing, refers to nothing, twice the same, outside of its limits. */
     private static final Set<String> KNOWN_STATES = Set.of("23502", "23503", "23505", "23514");
@@ -110,10 +117,48 @@ class ArchiveReader implements Importer {
         return false;
     }
 
+    /** Asked only where there is something that an archive may differ from. */
+    @Override
+    public ImportForm form(Source file, Map<String, String> settings) {
+        if (mapper.empty()) {
+            return ImportForm.NOTHING;
+        }
+        return new ImportForm(
+                List.of(new ImportForm.Select(
+                        CLASH,
+                        wording.text("archive.clash"),
+                        Stream.of(Clash.values())
+                                .map(one -> new ImportForm.Option(one.name(), wording.of("archive.clash", one)))
+                                .toList())),
+                List.of(),
+                List.of(wording.text("archive.merge")));
+    }
+
     @Override
     public void read(Source file, Map<String, String> settings, UUID run, ImportProgress progress) throws IOException {
-        try (JsonParser parser = json.createParser(file.open())) {
-            new Reading(parser, progress).whole();
+        try {
+            ArchiveLayout layout;
+            try (JsonParser parser = json.createParser(file.open())) {
+                layout = ArchiveLayout.of(parser);
+            }
+            check(layout, progress);
+            if (!progress.fine()) {
+                return;
+            }
+            Clash clash = Stream.of(Clash.values())
+                    .filter(one -> one.name().equals(settings.get(CLASH)))
+                    .findFirst()
+                    .orElse(null);
+            Reading reading = new Reading(progress, clash);
+            if (layout.inOrder()) {
+                reading.pass(file, name -> true);
+            } else {
+                reading.pass(file, ArchiveLayout.RIDER::equals);
+                for (ArchiveTable table : ArchiveTable.values()) {
+                    reading.pass(file, table.list()::equals);
+                }
+            }
+            reading.end();
         } catch (StreamConstraintsException tooMuch) {
             throw new ImportStoppedException("$", wording.text("archive.text-too-long"));
         } catch (JacksonException broken) {
@@ -124,92 +169,81 @@ class ArchiveReader implements Importer {
         }
     }
 
+    private void check(ArchiveLayout layout, ImportProgress progress) {
+        if (layout == null || !ArchiveWriter.FORMAT.equals(layout.format()) || layout.version() == null) {
+            throw new ImportStoppedException("$", wording.text("archive.no-archive"));
+        }
+        if (layout.version() != ArchiveWriter.VERSION) {
+            throw new ImportStoppedException(
+                    "version", wording.text("archive.version", layout.version(), ArchiveWriter.VERSION));
+        }
+        if (layout.more()) {
+            progress.fault("$", wording.text("archive.not-json"));
+        }
+        if (!layout.missing().isEmpty()) {
+            progress.fault("$", wording.text("archive.missing", layout.missing()));
+        }
+        layout.unknown().forEach(name -> noteUnknown(name, progress));
+    }
+
+    private void noteUnknown(String name, ImportProgress progress) {
+        progress.note(wording.text("archive.unknown", shortened(name), ArchiveWriter.VERSION));
+    }
+
     /** One file being read. */
     private final class Reading {
 
-        private final JsonParser parser;
         private final ImportProgress progress;
+        private final Clash clash;
         private final Map<ArchiveTable, List<String>> columns = new EnumMap<>(ArchiveTable.class);
+        private final Map<ArchiveTable, List<ArchiveMapper.Reference>> references = new EnumMap<>(ArchiveTable.class);
+        private final Map<String, Set<UUID>> there = new HashMap<>();
+        private final Map<ArchiveTable, Set<UUID>> before = new EnumMap<>(ArchiveTable.class);
+        private final Map<UUID, List<JsonNode>> pieces = new LinkedHashMap<>();
         private final Set<UUID> bikes = new HashSet<>();
         private final boolean empty = mapper.empty();
-        private ArchiveTable last;
-        private boolean riderTold;
 
-        Reading(JsonParser parser, ImportProgress progress) {
-            this.parser = parser;
+        Reading(ImportProgress progress, Clash clash) {
             this.progress = progress;
+            this.clash = clash;
         }
 
-        void whole() {
-            if (parser.nextToken() != JsonToken.START_OBJECT) {
-                throw new ImportStoppedException("$", wording.text("archive.no-archive"));
+        /** Reads those parts of a file that are wanted. */
+        void pass(Source file, Predicate<String> wanted) throws IOException {
+            try (JsonParser parser = json.createParser(file.open())) {
+                parser.nextToken();
+                while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
+                    String name = parser.currentName();
+                    JsonToken value = parser.nextToken();
+                    Optional<ArchiveTable> table = ArchiveTable.named(name).filter(one -> wanted.test(name));
+                    if (name.equals(ArchiveLayout.RIDER) && wanted.test(name)) {
+                        rider(parser.readValueAsTree());
+                    } else if (table.isPresent() && value == JsonToken.START_ARRAY) {
+                        list(parser, table.get());
+                    } else {
+                        parser.skipChildren();
+                    }
+                }
             }
-            head();
-            while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
-                property(parser.currentName());
-            }
-            if (parser.nextToken() != null) {
-                progress.fault("$", wording.text("archive.not-json"));
-            }
-            if (last == null || last.ordinal() != ArchiveTable.values().length - 1 || !riderTold) {
-                progress.fault("$", wording.text("archive.cut"));
-            }
+        }
+
+        void end() {
             if (progress.fine()) {
                 intake.announce(bikes);
                 lookOver();
             }
         }
 
-        /** What it is stands first, so that no other file is read to its end. */
-        private void head() {
-            boolean format = parser.nextToken() == JsonToken.PROPERTY_NAME
-                    && "format".equals(parser.currentName())
-                    && parser.nextToken() == JsonToken.VALUE_STRING
-                    && ArchiveWriter.FORMAT.equals(parser.getString());
-            boolean version = format
-                    && parser.nextToken() == JsonToken.PROPERTY_NAME
-                    && "version".equals(parser.currentName())
-                    && parser.nextToken() == JsonToken.VALUE_NUMBER_INT;
-            if (!version) {
-                throw new ImportStoppedException("$", wording.text("archive.no-archive"));
-            }
-            if (parser.getLongValue() != ArchiveWriter.VERSION) {
-                throw new ImportStoppedException(
-                        "version", wording.text("archive.version", parser.getLongValue(), ArchiveWriter.VERSION));
-            }
-        }
-
-        private void property(String name) {
-            JsonToken value = parser.nextToken();
-            Optional<ArchiveTable> table = ArchiveTable.named(name);
-            if (name.equals("writtenAt") && value == JsonToken.VALUE_STRING) {
-                return;
-            }
-            if (name.equals("rider")) {
-                rider(parser.readValueAsTree());
-            } else if (table.isEmpty() || value != JsonToken.START_ARRAY) {
-                progress.fault(shortened(name), wording.text("archive.unknown-list"));
-                parser.skipChildren();
-            } else {
-                // each list once, in the order of the schema, none left out
-                if (table.get().ordinal() != (last == null ? 0 : last.ordinal() + 1)) {
-                    throw new ImportStoppedException(name, wording.text("archive.order"));
-                }
-                last = table.get();
-                list(table.get());
-            }
-        }
-
-        private void rider(JsonNode row) {
-            riderTold = true;
-            List<String> faults = schema.faults("rider", row);
-            faults.forEach(fault -> progress.fault("rider", shortened(fault)));
+        private void rider(ObjectNode row) {
+            schema.keepKnown(ArchiveLayout.RIDER, row).forEach(name -> noteUnknown("rider." + name, progress));
+            List<String> faults = schema.faults(ArchiveLayout.RIDER, row);
+            faults.forEach(fault -> progress.fault(ArchiveLayout.RIDER, shortened(fault)));
             if (faults.isEmpty() && empty) {
                 mapper.ways(ColumnNames.toColumns(row).toString());
             }
         }
 
-        private void list(ArchiveTable table) {
+        private void list(JsonParser parser, ArchiveTable table) {
             List<JsonNode> rows = new ArrayList<>();
             long text = 0;
             int nr = 0;
@@ -218,6 +252,10 @@ class ArchiveReader implements Importer {
                 nr++;
                 progress.row();
                 JsonNode row = parser.readValueAsTree();
+                if (row instanceof ObjectNode object) {
+                    schema.keepKnown(table.list(), object)
+                            .forEach(name -> noteUnknown(table.list() + "." + name, progress));
+                }
                 schema.faults(table.list(), row).forEach(fault -> progress.fault(where, shortened(fault)));
                 if (progress.fine()) {
                     rows.add(row);
@@ -233,40 +271,167 @@ class ArchiveReader implements Importer {
                 }
             }
             keep(table, rows, nr);
+            keepPieces(table);
         }
 
         private void keep(ArchiveTable table, List<JsonNode> rows, int until) {
+            int first = until - rows.size();
+            if (!rows.isEmpty() && progress.fine()) {
+                dangling(table, rows, first);
+            }
             if (rows.isEmpty() || !progress.fine()) {
                 rows.clear();
                 return;
             }
-            String where = table.list() + "[" + (until - rows.size()) + " … " + (until - 1) + "]";
+            String where = table.list() + "[" + first + " … " + (until - 1) + "]";
             try {
-                int added =
-                        table == ArchiveTable.LOG ? keepLog(rows, until - rows.size()) : keepRows(table, rows, where);
-                progress.count(added, rows.size() - added);
+                if (table == ArchiveTable.LOG) {
+                    keepLog(rows, first);
+                } else {
+                    keepRows(table, rows, where);
+                }
             } catch (DataAccessException refused) {
                 throw new ImportStoppedException(where, wording.text("archive.refused", reason(refused)));
             }
             rows.clear();
         }
 
-        private int keepRows(ArchiveTable table, List<JsonNode> rows, String where) {
-            if (table == ArchiveTable.PHOTOS) {
-                Set<UUID> known = mapper.photosAmong(
-                        rows.stream().map(row -> id(row, "id")).toList());
-                rows.stream()
-                        .filter(row -> !known.contains(id(row, "id")))
-                        .forEach(row -> pictureAnew((ObjectNode) row, where));
+        /** Whatever a row names is here, or comes before it. */
+        private void dangling(ArchiveTable table, List<JsonNode> rows, int first) {
+            for (ArchiveMapper.Reference reference :
+                    references.computeIfAbsent(table, one -> mapper.references(one.table()))) {
+                String name = ColumnNames.json(reference.column());
+                Set<UUID> known = there.computeIfAbsent(reference.target(), one -> new HashSet<>());
+                if (reference.target().equals(table.table())) {
+                    rows.forEach(row -> known.add(id(row, "id")));
+                }
+                Set<UUID> asked = new HashSet<>();
+                rows.stream().map(row -> id(row, name)).filter(Objects::nonNull).forEach(asked::add);
+                asked.removeAll(known);
+                known.addAll(among(reference.target(), asked));
+                for (int i = 0; i < rows.size(); i++) {
+                    UUID named = id(rows.get(i), name);
+                    if (named != null && !known.contains(named)) {
+                        progress.fault(
+                                table.list() + "[" + (first + i) + "]",
+                                wording.text("archive.dangling", name, named, listNamed(reference.target())));
+                    }
+                }
             }
-            String list = json.writeValueAsString(
+        }
+
+        private Set<UUID> among(String table, Set<UUID> ids) {
+            return ids.isEmpty()
+                    ? Set.of()
+                    : mapper.among(table, ids.stream().map(UUID::toString).collect(Collectors.joining(",", "{", "}")));
+        }
+
+        private void keepRows(ArchiveTable table, List<JsonNode> rows, String where) {
+            List<JsonNode> own = ofNewParents(table, rows);
+            if (own.isEmpty()) {
+                return;
+            }
+            if (table == ArchiveTable.PHOTOS || table.hasPieces()) {
+                Set<UUID> ids = new HashSet<>();
+                own.forEach(row -> ids.add(id(row, "id")));
+                Set<UUID> known = empty ? Set.of() : among(table.table(), ids);
+                if (table == ArchiveTable.PHOTOS) {
+                    own.stream()
+                            .filter(row -> !known.contains(id(row, "id")))
+                            .forEach(row -> pictureAnew((ObjectNode) row, where));
+                } else {
+                    before.computeIfAbsent(table, one -> new HashSet<>()).addAll(known);
+                }
+            }
+            String list = listOf(own);
+            int added = mapper.insert(table, columnsOf(table), list);
+            if (added < own.size()) {
+                List<ArchiveMapper.Different> others = mapper.different(table, list);
+                others.forEach(other -> clash(table, other));
+            }
+            progress.count(added, own.size() - added);
+        }
+
+        private List<String> columnsOf(ArchiveTable table) {
+            return columns.computeIfAbsent(table, one -> mapper.columns(one.table()));
+        }
+
+        private String listOf(List<JsonNode> rows) {
+            return json.writeValueAsString(
                     rows.stream().map(ColumnNames::toColumns).toList());
-            int added = mapper.insert(table, columns.computeIfAbsent(table, one -> mapper.columns(one.table())), list);
-            String other = added == rows.size() ? null : mapper.different(table, list);
-            if (other != null) {
-                throw new ImportStoppedException(where, wording.text("archive.other", shortened(other)));
+        }
+
+        /** Pieces of what was there before wait for each other: they are one thing together. */
+        private List<JsonNode> ofNewParents(ArchiveTable table, List<JsonNode> rows) {
+            if (table.parent() == null) {
+                return rows;
             }
-            return added;
+            Set<UUID> old = before.getOrDefault(table.parent(), Set.of());
+            String parent = ColumnNames.json(table.parentColumn());
+            List<JsonNode> fresh = new ArrayList<>();
+            for (JsonNode row : rows) {
+                if (!old.contains(id(row, parent))) {
+                    fresh.add(row);
+                } else if (table == ArchiveTable.TRACK_PIECES) {
+                    // the file of a ride that is there
+                    progress.count(0, 1);
+                } else {
+                    pieces.computeIfAbsent(id(row, parent), one -> new ArrayList<>())
+                            .add(row);
+                }
+            }
+            return fresh;
+        }
+
+        private void keepPieces(ArchiveTable table) {
+            pieces.forEach((parent, rows) -> {
+                String list = listOf(rows);
+                boolean other = progress.fine() && !mapper.samePieces(table, parent, list);
+                if (other && clash == Clash.TAKE) {
+                    mapper.deletePieces(table, parent);
+                    mapper.insert(table, columnsOf(table), list);
+                }
+                if (other) {
+                    told(table.list(), parent.toString(), "");
+                }
+                progress.count(0, rows.size());
+            });
+            pieces.clear();
+        }
+
+        /** A row that is there otherwise: it stays, or the archive's takes its place, as the rider said, who is asked. */
+        private void clash(ArchiveTable table, ArchiveMapper.Different other) {
+            JsonNode item = json.readTree(other.item());
+            String name = item.path("name").asString(item.path(table.key()).asString(""));
+            if (other.here() == null) {
+                progress.fault(table.list(), wording.text("archive.refused.23505") + ": " + shortened(name));
+                return;
+            }
+            JsonNode here = json.readTree(other.here());
+            if (clash == Clash.TAKE) {
+                mapper.replace(table, columnsOf(table), "[" + other.item() + "]");
+            }
+            told(
+                    table.list(),
+                    name,
+                    item.propertyNames().stream()
+                            .filter(field -> !field.equals("version")
+                                    && !field.equals(table.binary())
+                                    && !item.get(field).equals(here.path(field)))
+                            .map(ColumnNames::json)
+                            .collect(Collectors.joining(", ")));
+        }
+
+        private void told(String list, String name, String fields) {
+            if (clash == null) {
+                progress.fault(
+                        list,
+                        fields.isEmpty()
+                                ? wording.text("archive.other.whole", shortened(name))
+                                : wording.text("archive.other", shortened(name), shortened(fields)));
+            } else {
+                progress.note(wording.text("archive.other." + clash, list, shortened(name)));
+            }
         }
 
         /** A picture of a file is no more trusted than one that is sent alone; one that is there already is kept. */
@@ -283,7 +448,7 @@ class ArchiveReader implements Importer {
             }
         }
 
-        private int keepLog(List<JsonNode> rows, int first) {
+        private void keepLog(List<JsonNode> rows, int first) {
             List<LogEntry> entries = new ArrayList<>();
             for (int i = 0; i < rows.size(); i++) {
                 try {
@@ -293,19 +458,24 @@ class ArchiveReader implements Importer {
                 }
             }
             if (!progress.fine()) {
-                return 0;
+                return;
             }
             entries.stream()
                     .filter(entry -> LogKind.LEARNING.contains(entry.kind()))
                     .map(entry -> entry.subject().bikeId())
                     .forEach(bikes::add);
-            try {
-                return intake.add(entries);
-            } catch (LogConflictException conflict) {
-                throw new ImportStoppedException(
-                        "log",
-                        wording.text("archive.other", conflict.ids().get(0).toString()));
+            int added = intake.addNew(entries);
+            if (added < entries.size()) {
+                for (UUID other : intake.others(entries)) {
+                    if (clash == null) {
+                        progress.fault("log", wording.text("archive.other.whole", other));
+                    } else {
+                        // the log is added to and never written over
+                        progress.note(wording.text("archive.other.KEEP", "log", other));
+                    }
+                }
             }
+            progress.count(added, entries.size() - added);
         }
 
         private LogEntry entry(JsonNode row) {
@@ -346,9 +516,18 @@ class ArchiveReader implements Importer {
         }
     }
 
+    /** The list of an archive in which rows of a table stand. */
+    private static String listNamed(String table) {
+        return Stream.of(ArchiveTable.values())
+                .filter(one -> one.table().equals(table))
+                .map(ArchiveTable::list)
+                .findFirst()
+                .orElse(table);
+    }
+
     private static UUID id(JsonNode row, String field) {
-        JsonNode value = row.get(field);
-        return value.isNull() ? null : UUID.fromString(value.asString());
+        JsonNode value = row.path(field);
+        return value.isNull() || value.isMissingNode() ? null : UUID.fromString(value.asString());
     }
 
     private static Instant moment(JsonNode row, String field) {

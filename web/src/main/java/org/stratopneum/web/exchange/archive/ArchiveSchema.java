@@ -6,6 +6,7 @@ import com.networknt.schema.SchemaRegistryConfig;
 import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -40,6 +41,33 @@ public class ArchiveSchema {
 
     public String text() {
         return tree.toPrettyString();
+    }
+
+    /**
+     * Takes out of a row whatever this version does not know.
+     *
+     * @param list the list that it stands in, or "rider"
+     * @return names of what was taken out
+     */
+    List<String> keepKnown(String list, ObjectNode row) {
+        List<String> unknown = new ArrayList<>();
+        keepKnown(tree.at("/" + DEFINITIONS + "/" + list), row, "", unknown);
+        return unknown;
+    }
+
+    private static void keepKnown(JsonNode schema, ObjectNode row, String path, List<String> unknown) {
+        JsonNode properties = schema.get("properties");
+        if (properties == null) {
+            return;
+        }
+        for (String name : List.copyOf(row.propertyNames())) {
+            if (!properties.has(name)) {
+                row.remove(name);
+                unknown.add(path + name);
+            } else if (row.get(name) instanceof ObjectNode inner) {
+                keepKnown(properties.get(name), inner, path + name + ".", unknown);
+            }
+        }
     }
 
     /**

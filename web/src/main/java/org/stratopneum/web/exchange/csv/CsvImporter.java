@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -35,6 +36,7 @@ class CsvImporter implements Importer {
 
     private static final int BATCH = 1000;
     private static final double MB = 1 << 20;
+    private static final int FIT_MARK = 8;
     private static final Pattern UUID_TEXT =
             Pattern.compile("[0-9a-fA-F]{8}-[0-9a-fA-F]{4}-[0-9a-fA-F]{4}-[0-9a-fA-F]{4}-[0-9a-fA-F]{12}");
 
@@ -85,6 +87,9 @@ class CsvImporter implements Importer {
         }
         if (TableHead.hasUtf16Mark(head)) {
             return Optional.empty();
+        }
+        if (head.length > FIT_MARK + 4 && new String(head, FIT_MARK, 4, StandardCharsets.US_ASCII).equals(".FIT")) {
+            return Optional.of(Problem.of("", "fit-not-read"));
         }
         int zeros = 0;
         for (byte one : head) {

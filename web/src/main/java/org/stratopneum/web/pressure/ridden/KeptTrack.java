@@ -11,6 +11,7 @@ import java.util.UUID;
  * @param startedAt first moment, {@code endedAt} last moment, both null without times
  * @param latitudeDeg where it starts (degrees), and {@code longitudeDeg}
  * @param startM height where it starts (m), {@code highestM} the greatest, both null without heights
+ * @param temperatureC mean of what the device measured on its way (°C), or null
  */
 record KeptTrack(
         UUID id,
@@ -26,4 +27,5 @@ record KeptTrack(
         double latitudeDeg,
         double longitudeDeg,
         Double startM,
-        Double highestM) {}
+        Double highestM,
+        Double temperatureC) {}

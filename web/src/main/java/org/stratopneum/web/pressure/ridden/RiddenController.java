@@ -4,11 +4,13 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -82,7 +84,11 @@ class RiddenController {
     @GetMapping("/tracks/{id}")
     void track(@PathVariable UUID id, HttpServletResponse response) throws IOException {
         KeptTrack track = tracks.track(id);
-        response.setContentType("application/gpx+xml");
+        String name = track.name().toLowerCase(Locale.ROOT);
+        response.setContentType(
+                name.endsWith(".gz")
+                        ? "application/gzip"
+                        : name.endsWith(".tcx") ? MediaType.APPLICATION_XML_VALUE : "application/gpx+xml");
         response.setContentLengthLong(track.bytes());
         response.setHeader(
                 HttpHeaders.CONTENT_DISPOSITION,

@@ -265,7 +265,11 @@ class RiddenService {
         LogSubject subject = LogSubject.wheelset(bikeId, bike.wheelsetId())
                 .readWith(bike.hand().id())
                 .at(place.orElse(null));
-        logbook.write(LogEntry.of(entry, at, now, rider.zone(), subject, detail));
+        logbook.write(LogEntry.of(entry, at, now, rider.zone(), subject, detail)
+                .withTemperature(
+                        detail.track() == null
+                                ? null
+                                : tracks.track(detail.track()).temperatureC()));
         return new Outcome(null, entry);
     }
 

@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -43,6 +44,8 @@ import org.stratopneum.web.rider.Riders;
 class TrackImporter implements Importer {
 
     private static final String BIKE = "bike";
+    private static final int GZIP_1 = 0x1F;
+    private static final int GZIP_2 = 0x8B;
 
     /** A larger one is looked at only when it is checked (bytes). */
     private static final long SHOWN_AT_ONCE = 5L << 20;
@@ -77,12 +80,18 @@ class TrackImporter implements Importer {
         return ImportFormat.GPX;
     }
 
-    /** Any XML: whether it is a track is told where it is read. */
+    /** Any XML, packed or not: whether it is a track is told where it is read. */
     @Override
     public boolean recognises(byte[] head) {
+        if (head.length > 1 && (head[0] & 0xFF) == GZIP_1 && (head[1] & 0xFF) == GZIP_2) {
+            return true;
+        }
         String text =
                 new String(head, StandardCharsets.UTF_8).replace("\uFEFF", "").stripLeading();
-        return text.startsWith("<?xml") || text.startsWith("<!DOCTYPE") || text.startsWith("<gpx");
+        return text.startsWith("<?xml")
+                || text.startsWith("<!DOCTYPE")
+                || text.startsWith("<gpx")
+                || text.startsWith("<TrainingCenterDatabase");
     }
 
     @Override
@@ -111,7 +120,9 @@ class TrackImporter implements Importer {
             return List.of(wording.text("import.gpx.large"));
         }
         try (InputStream in = new BufferedInputStream(file.open())) {
-            return List.of(said(TrackReader.read(in, Tracks.FIELD)));
+            return TrackReader.read(in, Tracks.FIELD, riders.self().zoneId()).rides().stream()
+                    .map(this::said)
+                    .toList();
         } catch (InvalidInputException invalid) {
             return List.of(problemWording.message(invalid.problems().get(0)));
         }
@@ -149,59 +160,75 @@ class TrackImporter implements Importer {
             throw new ImportStoppedException("", problemWording.message(Problem.of(BIKE, "no-bike-of-that-name")));
         }
         progress.row();
-        KeptTrack track;
-        try {
-            track = tracks.track(tracks.keep(file.name(), file.bytes(), () -> new BufferedInputStream(file.open())));
+        UUID track;
+        List<Track> rides;
+        try (InputStream in = new BufferedInputStream(file.open())) {
+            rides = TrackReader.read(in, Tracks.FIELD, riders.self().zoneId()).rides();
+            track = tracks.keep(file.name(), file.bytes(), () -> new BufferedInputStream(file.open()));
         } catch (InvalidInputException invalid) {
             progress.fault("", problemWording.message(invalid.problems().get(0)));
             return;
         }
-        Rider rider = riders.self();
         Instant now = logbook.now();
-        Optional<Problem> wrong = wrong(track, now);
-        if (wrong.isPresent()) {
-            progress.fault("", problemWording.message(wrong.get()));
+        rides.stream()
+                .flatMap(ride -> wrong(ride, now).stream())
+                .findFirst()
+                .ifPresent(problem -> progress.fault("", problemWording.message(problem)));
+        if (!progress.fine()) {
             return;
         }
-        if (tracks.ridden(track.id())) {
+        if (rides.size() == 1 && tracks.ridden(track)) {
             progress.count(0, 1);
             return;
         }
-        int added = intake.addNew(List.of(entry(track, bike, rider, now, run)));
-        progress.count(added, 1 - added);
+        List<LogEntry> entries = new ArrayList<>();
+        for (Track ride : rides) {
+            entries.add(entry(ride, track, entries.size(), bike, now, run));
+        }
+        int added = intake.addNew(entries);
+        progress.count(added, entries.size() - added);
         intake.announce(Set.of(bike));
     }
 
-    private static Optional<Problem> wrong(KeptTrack track, Instant now) {
-        if (track.startedAt() == null) {
+    private static Optional<Problem> wrong(Track ride, Instant now) {
+        if (ride.start() == null) {
             return Optional.of(Problem.of(Tracks.FIELD, "track-without-times"));
         }
-        if (track.startedAt().isAfter(now)) {
+        if (ride.start().isAfter(now)) {
             return Optional.of(Problem.of(Tracks.FIELD, "in-the-future"));
         }
-        return Ridden.DISTANCE_M.problemOf(Tracks.FIELD, track.distanceM());
+        return Ridden.DISTANCE_M.problemOf(Tracks.FIELD, ride.distanceM());
     }
 
-    private LogEntry entry(KeptTrack track, UUID bike, Rider rider, Instant now, UUID run) {
+    /** @param nr of the ride in its file, from 0 */
+    private LogEntry entry(Track ride, UUID track, int nr, UUID bike, Instant now, UUID run) {
+        Rider rider = riders.self();
         FittedTires tires = fittings.all();
         UUID wheelset = Arrays.stream(WheelPosition.values())
-                .flatMap(position -> tires.wheelIn(bike, position, track.startedAt()).stream())
+                .flatMap(position -> tires.wheelIn(bike, position, ride.start()).stream())
                 .findFirst()
                 .map(FittedTires.Wheel::wheelsetId)
                 .orElse(null);
-        double minutes = Duration.between(track.startedAt(), track.endedAt()).toSeconds() / 60.0;
+        double minutes = Duration.between(ride.start(), ride.end()).toSeconds() / 60.0;
         Ridden ridden = new Ridden(
-                track.distanceM(),
-                track.climbM(),
+                ride.distanceM(),
+                ride.climbM(),
                 Ridden.MINUTES.problemOf("", minutes).isPresent() ? null : minutes,
                 Map.of(),
                 false,
                 rider.pressureUnit(),
-                track.id(),
+                track,
                 null,
                 null);
-        UUID id = UUID.nameUUIDFromBytes(("track:" + bike + track.id()).getBytes(StandardCharsets.UTF_8));
-        return LogEntry.of(id, track.startedAt(), now, rider.zone(), LogSubject.wheelset(bike, wheelset), ridden)
+        String key = "track:" + bike + track + (nr == 0 ? "" : "#" + nr);
+        return LogEntry.of(
+                        UUID.nameUUIDFromBytes(key.getBytes(StandardCharsets.UTF_8)),
+                        ride.start(),
+                        now,
+                        rider.zone(),
+                        LogSubject.wheelset(bike, wheelset),
+                        ridden)
+                .withTemperature(ride.temperatureC())
                 .from(LogSource.IMPORT, run.toString());
     }
 }

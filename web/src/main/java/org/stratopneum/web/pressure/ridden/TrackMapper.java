@@ -13,7 +13,7 @@ interface TrackMapper {
 
     String TRACKS = """
             select id, name, bytes, sha256, kept_at, points, distance_m, climb_m, started_at, ended_at, latitude_deg,
-                   longitude_deg, start_m, highest_m
+                   longitude_deg, start_m, highest_m, temperature_c
             from track
             """;
 
@@ -31,9 +31,9 @@ interface TrackMapper {
 
     @Insert("""
             insert into track (id, name, bytes, sha256, kept_at, points, distance_m, climb_m, started_at, ended_at,
-                               latitude_deg, longitude_deg, start_m, highest_m)
+                               latitude_deg, longitude_deg, start_m, highest_m, temperature_c)
             values (#{id}, #{name}, #{bytes}, #{sha256}, #{keptAt}, #{points}, #{distanceM}, #{climbM}, #{startedAt},
-                    #{endedAt}, #{latitudeDeg}, #{longitudeDeg}, #{startM}, #{highestM})
+                    #{endedAt}, #{latitudeDeg}, #{longitudeDeg}, #{startM}, #{highestM}, #{temperatureC})
             on conflict do nothing
             """)
     int insert(KeptTrack track);

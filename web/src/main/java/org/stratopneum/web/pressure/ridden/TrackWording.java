@@ -50,6 +50,11 @@ class TrackWording {
         if (track.startedAt() != null) {
             said.add(wording.text("ridden.track.time", DateText.moment(track.startedAt(), rider.zoneId())));
         }
+        if (track.temperatureC() != null) {
+            said.add(wording.text(
+                    "ridden.track.temperature",
+                    QuantityText.text(track.temperatureC(), rider.units().temperature())));
+        }
         Optional<Place> near = near(track, known);
         said.add(near.map(place -> wording.text("ridden.track.from", place.name()))
                 .orElse(wording.text(

@@ -20,6 +20,7 @@ import org.stratopneum.core.track.TrackReader;
 import org.stratopneum.web.fleet.places.Place;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.rider.quota.Quota;
 
 /** Keeps recorded rides with their files, byte for byte; no more of a file than a piece stands in memory. */
@@ -39,8 +40,10 @@ public class Tracks {
     private final TrackMapper mapper;
     private final Logbook logbook;
     private final Quota quota;
+    private final Riders riders;
 
-    Tracks(TrackMapper mapper, Logbook logbook, Quota quota) {
+    Tracks(TrackMapper mapper, Logbook logbook, Quota quota, Riders riders) {
+        this.riders = riders;
         this.mapper = mapper;
         this.logbook = logbook;
         this.quota = quota;
@@ -77,7 +80,7 @@ public class Tracks {
             MessageDigest digest = MessageDigest.getInstance("SHA-256");
             Track track;
             try (InputStream in = new DigestInputStream(file.getInputStream(), digest)) {
-                track = TrackReader.read(in, FIELD);
+                track = TrackReader.read(in, FIELD, riders.self().zoneId()).whole();
                 in.transferTo(OutputStream.nullOutputStream());
             }
             byte[] sha256 = digest.digest();
@@ -125,7 +128,8 @@ public class Tracks {
                 track.latitudeDeg(),
                 track.longitudeDeg(),
                 track.startM(),
-                track.highestM()));
+                track.highestM(),
+                track.temperatureC()));
         try (InputStream in = file.getInputStream()) {
             int number = 0;
             for (byte[] piece = in.readNBytes(PIECE); piece.length > 0; piece = in.readNBytes(PIECE)) {

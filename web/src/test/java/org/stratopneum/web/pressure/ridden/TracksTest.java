@@ -125,7 +125,7 @@ class TracksTest {
                 .startsWith("422")
                 .contains("brings a document type");
         assertThat(upload("name;km\nround;12".getBytes(StandardCharsets.UTF_8))).contains("not well-formed XML");
-        assertThat(upload("<html/>".getBytes(StandardCharsets.UTF_8))).contains("is XML, but not GPX");
+        assertThat(upload("<html/>".getBytes(StandardCharsets.UTF_8))).contains("is XML, but neither GPX nor TCX");
         assertThat(upload("<gpx/>".getBytes(StandardCharsets.UTF_8))).contains("has no track with points");
         assertThat(upload(new byte[0])).startsWith("422").contains("Required");
     }
