@@ -24,6 +24,7 @@ public final class ImportProgress {
     private final Listener listener;
     private final long most;
     private final String tooMany;
+    private final boolean dry;
     private final boolean leavesOut;
     private final List<ImportFault> faults = new ArrayList<>();
     private final Set<Integer> leftOut = new LinkedHashSet<>();
@@ -37,9 +38,11 @@ public final class ImportProgress {
     /**
      * @param most rows that may be read
      * @param tooMany what is said where there are more
+     * @param dry whether the file is only checked
      * @param leavesOut whether a row with faults is left out and the others are brought in
      */
-    public ImportProgress(Listener listener, long most, String tooMany, boolean leavesOut) {
+    public ImportProgress(Listener listener, long most, String tooMany, boolean dry, boolean leavesOut) {
+        this.dry = dry;
         this.leavesOut = leavesOut;
         this.listener = listener;
         this.most = most;
@@ -59,6 +62,11 @@ public final class ImportProgress {
         if (rows % EVERY == 0) {
             listener.at(rows);
         }
+    }
+
+    /** Whether the file is only checked: what is written is not kept, and need not be where it is counted otherwise. */
+    public boolean dry() {
+        return dry;
     }
 
     /** So many of the rows were new, and so many stood there already. */

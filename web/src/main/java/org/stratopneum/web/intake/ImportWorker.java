@@ -159,7 +159,7 @@ class ImportWorker {
         Pieces file = new Pieces(mapper, run);
         Beat beat = new Beat(run.id(), file, stopping);
         ImportProgress progress = new ImportProgress(
-                beat, quota.rowsLeft(), wording.text("import.rows-of-today"), dry || run.leavesOut());
+                beat, quota.rowsLeft(), wording.text("import.rows-of-today"), dry, dry || run.leavesOut());
         try {
             byFormat.get(run.format()).read(file, settings, run.id(), progress);
         } catch (ImportStoppedException stopped) {

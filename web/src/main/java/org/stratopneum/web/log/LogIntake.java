@@ -87,6 +87,14 @@ public class LogIntake {
                 : mapper.appendAll(json.list(entries.stream().map(this::taken).toList()));
     }
 
+    /** How many of some ids are those of entries. */
+    @Transactional(readOnly = true)
+    public int countAmong(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? 0
+                : mapper.countAmong(ids.stream().map(UUID::toString).collect(Collectors.joining(",", "{", "}")));
+    }
+
     private Taken taken(LogEntry entry) {
         return new Taken(
                 entry.id(),

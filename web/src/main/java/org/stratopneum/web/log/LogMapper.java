@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.cursor.Cursor;
 
 /** Reads the log and appends to it; there is nothing here that changes an entry. */
@@ -28,6 +29,15 @@ public interface LogMapper {
 
     /** Whatever entries may be asked about, in the order in which it is offered. */
     List<LogService.Subject> subjects();
+
+    /**
+     * How many of some ids are an entry's.
+     *
+     * @param ids as PostgreSQL writes an array
+     */
+    @Select(
+            "select count(*) from unnest(#{ids}::uuid[]) i(id) join log_entry e on e.owner = current_rider() and e.id = i.id")
+    int countAmong(String ids);
 
     /** Appends those of a list of entries that are not there yet, in their order; the number of them. */
     int appendAll(String list);

@@ -54,7 +54,9 @@ public class ArchiveWriter {
             generator.writeTree(ColumnNames.toArchive(json.readTree(mapper.rider())));
             for (ArchiveTable table : ArchiveTable.values()) {
                 generator.writeArrayPropertyStart(table.list());
-                try (Cursor<String> rows = mapper.rows(table, columns(table))) {
+                try (Cursor<String> rows = table.binary() == null
+                        ? mapper.rows(table, columns(table))
+                        : mapper.largeRows(table, columns(table))) {
                     for (String row : rows) {
                         generator.writeRawValue(row);
                         generator.writeRaw("\n");

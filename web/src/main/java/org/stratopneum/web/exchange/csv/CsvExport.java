@@ -121,6 +121,8 @@ public class CsvExport {
         // what a gauge shows comes again and again
         Map<String, String> pressures = new HashMap<>();
         Map<String, String> temperatures = new HashMap<>();
+        Map<LocalDate, String> days = new HashMap<>();
+        Map<LocalTime, String> clocks = new HashMap<>();
         String after = LONG_AGO;
         long sequence = 0;
         String page = mapper.readings(after, sequence, PAGE);
@@ -131,8 +133,8 @@ public class CsvExport {
                         Instant.ofEpochSecond(Math.floorDiv(micros(cells.get(0)), MICROS)), rider.zoneId());
                 sheet.row(List.of(
                         cells.get(2),
-                        at.toLocalDate().toString(),
-                        CLOCK.format(at),
+                        days.computeIfAbsent(at.toLocalDate(), LocalDate::toString),
+                        clocks.computeIfAbsent(at.toLocalTime(), CLOCK::format),
                         names.get(cells.get(3)),
                         where.get(names.get(cells.get(4))),
                         number(cells.get(5), rider.pressureUnit(), pressures),

@@ -1,5 +1,6 @@
 package org.stratopneum.web.exchange.csv;
 
+import com.carrotsearch.hppc.LongHashSet;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -181,6 +182,7 @@ class CsvImporter implements Importer {
         private final CsvRows rows;
         private final ImportProgress progress;
         private final Set<UUID> bikes = new HashSet<>();
+        private final LongHashSet counted = new LongHashSet();
         private final List<LogEntry> batch = new ArrayList<>();
 
         Notes(CsvPlan plan, UUID run, ImportProgress progress) {
@@ -200,7 +202,7 @@ class CsvImporter implements Importer {
         @Override
         public void keep() {
             if (progress.fine() && !batch.isEmpty()) {
-                int added = intake.addNew(batch);
+                int added = progress.dry() ? countNew() : intake.addNew(batch);
                 progress.count(added, batch.size() - added);
                 batch.stream()
                         .filter(entry -> LogKind.LEARNING.contains(entry.kind()))
@@ -209,9 +211,22 @@ class CsvImporter implements Importer {
             batch.clear();
         }
 
+        /** How many would be added, which is several times faster than to add them. */
+        private int countNew() {
+            Set<UUID> fresh = new HashSet<>();
+            for (LogEntry entry : batch) {
+                UUID id = entry.id();
+                // two of some millions of random ids do not agree in 64 bits
+                if (counted.add(id.getMostSignificantBits() ^ id.getLeastSignificantBits())) {
+                    fresh.add(id);
+                }
+            }
+            return fresh.size() - intake.countAmong(fresh);
+        }
+
         @Override
         public void end() {
-            if (progress.fine()) {
+            if (progress.fine() && !progress.dry()) {
                 intake.announce(bikes);
             }
         }

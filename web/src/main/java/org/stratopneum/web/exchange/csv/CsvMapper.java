@@ -39,10 +39,11 @@ interface CsvMapper {
      * @param ids as PostgreSQL writes an array
      */
     @Select("""
-            select id from log_entry where id = any(#{ids}::uuid[])
-            union all select id from tire where id = any(#{ids}::uuid[])
-            union all select id from rim where id = any(#{ids}::uuid[])
-            union all select id from shelf_item where id = any(#{ids}::uuid[])
+            with asked as (select unnest(#{ids}::uuid[]) as id)
+            select i.id from asked i join log_entry e on e.owner = current_rider() and e.id = i.id
+            union all select i.id from asked i join tire e on e.owner = current_rider() and e.id = i.id
+            union all select i.id from asked i join rim e on e.owner = current_rider() and e.id = i.id
+            union all select i.id from asked i join shelf_item e on e.owner = current_rider() and e.id = i.id
             """)
     Set<UUID> known(String ids);
 

@@ -50,9 +50,14 @@ final class CsvSheet implements Sheet {
         printer.flush();
     }
 
+    /** Whether a text may be one: most are not, and told by their first letter. */
+    private static boolean begins(String text) {
+        return !text.isEmpty() && "'=+-@\t\r".indexOf(text.charAt(0)) >= 0;
+    }
+
     /** A text that a spreadsheet would take for a formula, with an apostrophe, which it shows as nothing. */
     static String marked(String text) {
-        return FORMULA.matcher(text).matches() ? "'" + text : text;
+        return begins(text) && FORMULA.matcher(text).matches() ? "'" + text : text;
     }
 
     /** The text as it was before. */
