@@ -34,3 +34,20 @@ alter table import_run add column notes jsonb not null default '[]' check (jsonb
 
 alter table track add column temperature_c double precision check (temperature_c between -60 and 60);
 comment on column track.temperature_c is 'Mean of what the device measured on its way (°C); in the sun it reads too warm';
+
+-- What calendars have heard of, so that they hear of what changes and of what is done.
+create table feed_entry (
+  owner       uuid not null default current_rider() references rider on delete cascade,
+  matter      text not null,
+  due         date not null,
+  what        text not null,
+  path        text,
+  sequence    integer not null check (sequence >= 0),
+  changed_at  timestamptz not null,
+  alarm_at    timestamptz,
+  gone_at     timestamptz,
+  primary key (owner, matter)
+);
+alter table feed_entry enable row level security;
+create policy own_rows on feed_entry using (owner = current_rider()) with check (owner = current_rider());
+grant select, insert, update, delete on feed_entry to ${appRole};

@@ -8,11 +8,13 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.stratopneum.web.intake.ImportForm;
 import org.stratopneum.web.intake.ImportFormat;
@@ -32,6 +34,10 @@ class CalendarImporter implements Importer {
     private static final String TAKE = "take-";
 
     private static final int CALENDARS = 20;
+
+    /** More names are counted. */
+    private static final int NAMED = 20;
+
     private static final Duration REMEMBERED = Duration.ofMinutes(10);
 
     private final FollowUpMapper mapper;
@@ -113,10 +119,23 @@ class CalendarImporter implements Importer {
     }
 
     private List<String> said(PlannedDays.Found found) {
-        String all = wording.text("import.calendar.says", found.all(), found.over());
-        return found.all() > PlannedDays.SHOWN
-                ? List.of(all, wording.text("import.calendar.first", PlannedDays.SHOWN))
-                : List.of(all);
+        List<String> said = new ArrayList<>();
+        said.add(wording.text("import.calendar.says", found.all(), found.over()));
+        if (found.all() > PlannedDays.SHOWN) {
+            said.add(wording.text("import.calendar.first", PlannedDays.SHOWN));
+        }
+        for (PlannedDays.Reason reason : PlannedDays.Reason.values()) {
+            List<String> names = found.left().stream()
+                    .filter(one -> one.reason() == reason)
+                    .map(PlannedDays.LeftOut::what)
+                    .toList();
+            if (!names.isEmpty()) {
+                String first = names.stream().limit(NAMED).collect(Collectors.joining("; "));
+                said.add(wording.of("import.calendar.left", reason) + " " + first
+                        + (names.size() > NAMED ? wording.text("import.calendar.more", names.size() - NAMED) : ""));
+            }
+        }
+        return said;
     }
 
     @Override

@@ -1,6 +1,7 @@
 package org.stratopneum.web.due;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
@@ -23,6 +24,21 @@ interface FeedMapper {
 
     @Delete("delete from agenda_feed")
     int forget();
+
+    @Select("select matter, due, what, path, sequence, changed_at, alarm_at, gone_at from feed_entry")
+    List<FeedEntry> entries();
+
+    @Insert("""
+            insert into feed_entry (matter, due, what, path, sequence, changed_at, alarm_at, gone_at)
+            values (#{matter}, #{due}, #{what}, #{path}, #{sequence}, #{changedAt}, #{alarmAt}, #{goneAt})
+            on conflict (owner, matter) do update
+            set due = excluded.due, what = excluded.what, path = excluded.path, sequence = excluded.sequence,
+                changed_at = excluded.changed_at, alarm_at = excluded.alarm_at, gone_at = excluded.gone_at
+            """)
+    int keepEntry(FeedEntry entry);
+
+    @Delete("delete from feed_entry where gone_at < #{before}")
+    int forgetGone(Instant before);
 
     /** Whose agenda it is, whoever asks; null where the secret is nobody's. */
     @Select("select rider_of_feed(#{secret})")

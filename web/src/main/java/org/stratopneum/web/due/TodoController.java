@@ -7,6 +7,7 @@ import java.time.YearMonth;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -15,6 +16,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.context.request.WebRequest;
 import org.stratopneum.web.platform.fault.NotThereException;
 import org.stratopneum.web.platform.site.SiteAddress;
 import org.stratopneum.web.platform.wording.FormView;
@@ -123,19 +125,26 @@ class TodoController {
 
     /** What a calendar program fetches: whoever knows the address needs no account. */
     @GetMapping("/feed.ics")
-    ResponseEntity<String> feed(@RequestParam(defaultValue = "") String key) {
-        String calendar = CurrentRider.askAs(feeds.riderOf(key), service::calendar);
+    ResponseEntity<String> feed(
+            @RequestParam(defaultValue = "") String key, WebRequest web, HttpServletRequest request) {
+        String site = address.of(request);
+        String calendar = CurrentRider.askAs(feeds.riderOf(key), () -> service.calendar(site));
+        String tag = "\"" + DigestUtils.sha256Hex(calendar) + "\"";
+        if (web.checkNotModified(tag)) {
+            return null;
+        }
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_TYPE, CALENDAR)
-                .header(HttpHeaders.CACHE_CONTROL, "no-store")
+                .header(HttpHeaders.CACHE_CONTROL, "private, no-cache")
+                .eTag(tag)
                 .body(calendar);
     }
 
     @GetMapping("/todo.ics")
-    ResponseEntity<String> calendar() {
+    ResponseEntity<String> calendar(HttpServletRequest request) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_TYPE, CALENDAR)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"stratopneum.ics\"")
-                .body(service.calendar());
+                .body(service.calendar(address.of(request)));
     }
 }

@@ -1,6 +1,7 @@
 package org.stratopneum.web.due;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -40,6 +41,7 @@ class TodoService {
     private final MarkWording marks;
     private final FollowUpMapper followUps;
     private final TodoFeeds feeds;
+    private final FeedEntries entries;
     private final LogOutcomes outcomes;
     private final Logbook logbook;
     private final Wording wording;
@@ -51,6 +53,7 @@ class TodoService {
             MarkWording marks,
             FollowUpMapper followUps,
             TodoFeeds feeds,
+            FeedEntries entries,
             LogOutcomes outcomes,
             Logbook logbook,
             Wording wording) {
@@ -60,6 +63,7 @@ class TodoService {
         this.marks = marks;
         this.followUps = followUps;
         this.feeds = feeds;
+        this.entries = entries;
         this.outcomes = outcomes;
         this.logbook = logbook;
         this.wording = wording;
@@ -205,17 +209,20 @@ class TodoService {
                 QuantityText.text(wantedMl - left, unit));
     }
 
-    /** The same as a calendar; what was due before stands on today. */
-    @Transactional(readOnly = true)
-    String calendar() {
+    /**
+     * The same as a calendar; what was due before stands on today.
+     *
+     * @param address of this site
+     */
+    @Transactional
+    String calendar(String address) {
         DueEntries.All all = matters.all();
-        CalendarFile calendar = new CalendarFile(logbook.now());
-        all.matters().stream()
+        ZoneId zone = all.rider().zoneId();
+        CalendarFile calendar = new CalendarFile(wording.text("todo.calendar"), address, all.today(), zone);
+        List<DueEntry> soon = all.matters().stream()
                 .filter(matter -> matter.isDueOn(all.today().plusDays(DAYS_AHEAD)))
-                .forEach(matter -> calendar.add(
-                        matter.key(),
-                        matter.isDueOn(all.today()) ? all.today() : matter.due(),
-                        wording.text("todo.event", matter.where(), matter.what())));
+                .toList();
+        entries.of(soon, all.today(), logbook.now(), zone).forEach(calendar::add);
         return calendar.text();
     }
 }

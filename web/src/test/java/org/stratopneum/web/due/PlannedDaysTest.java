@@ -64,6 +64,52 @@ class PlannedDaysTest {
                 .hasSize(60);
     }
 
+    /** RFC 5545, 3.8.4.4: one of a series that says something else; 3.8.1.11: one that is off; 3.8.5.2: days of its own. */
+    @Test
+    void whatIsMovedOrCancelledIsNotWhereItWas() throws IOException {
+        String series =
+                "BEGIN:VEVENT\r\nUID:s\r\nDTSTAMP:20260101T000000Z\r\nDTSTART;TZID=Europe/Vienna:20260303T180000\r\n"
+                        + "RRULE:FREQ=WEEKLY;COUNT=4\r\nSUMMARY:Round\r\nEND:VEVENT";
+        String moved = "BEGIN:VEVENT\r\nUID:s\r\nDTSTAMP:20260101T000000Z\r\n"
+                + "RECURRENCE-ID;TZID=Europe/Vienna:20260310T180000\r\nDTSTART;TZID=Europe/Vienna:20260312T180000\r\n"
+                + "SUMMARY:Round on Thursday\r\nEND:VEVENT";
+        String off = "BEGIN:VEVENT\r\nUID:s\r\nDTSTAMP:20260101T000000Z\r\n"
+                + "RECURRENCE-ID;TZID=Europe/Vienna:20260317T180000\r\nDTSTART;TZID=Europe/Vienna:20260317T180000\r\n"
+                + "STATUS:CANCELLED\r\nSUMMARY:Round off\r\nEND:VEVENT";
+        PlannedDays.Found found = read(series, moved, off);
+        assertThat(days(found))
+                .containsExactly(LocalDate.of(2026, 3, 3), LocalDate.of(2026, 3, 12), LocalDate.of(2026, 3, 24));
+        assertThat(found.planned().get(1).what()).isEqualTo("Round on Thursday");
+        assertThat(found.left()).containsExactly(new PlannedDays.LeftOut(PlannedDays.Reason.CANCELLED, "Round off"));
+        assertThat(read(off, moved, series)).as("whatever comes first").isEqualTo(found);
+
+        assertThat(days(event(
+                        "DTSTART;VALUE=DATE:20260303",
+                        "RDATE;VALUE=DATE:20260305,20260401",
+                        "EXDATE;VALUE=DATE:20260305",
+                        "SUMMARY:x")))
+                .containsExactly(LocalDate.of(2026, 3, 3), LocalDate.of(2026, 4, 1));
+    }
+
+    @Test
+    void whatIsLeftOutIsNamed() throws IOException {
+        assertThat(event("DTSTART;TZID=Atlantis/Harbour:20260502T090000", "SUMMARY:Dive")
+                        .left())
+                .containsExactly(new PlannedDays.LeftOut(PlannedDays.Reason.UNKNOWN_ZONE, "Dive"));
+        PlannedDays.Found found = read(
+                "BEGIN:VEVENT\r\nUID:1\r\nDTSTART:tomorrow\r\nSUMMARY:Soon\r\nEND:VEVENT",
+                "BEGIN:VEVENT\r\nUID:2\r\nDTSTART;VALUE=DATE:20260402\r\nSUMMARY:to come\r\nEND:VEVENT");
+        assertThat(found.left()).containsExactly(new PlannedDays.LeftOut(PlannedDays.Reason.NO_DAY, "Soon"));
+        assertThat(days(found)).as("the others stay").containsExactly(LocalDate.of(2026, 4, 2));
+        assertThat(event("SUMMARY:Some day").left())
+                .containsExactly(new PlannedDays.LeftOut(PlannedDays.Reason.NO_DAY, "Some day"));
+        assertThat(event("DTSTART;VALUE=DATE:20260502").left())
+                .containsExactly(new PlannedDays.LeftOut(PlannedDays.Reason.NO_NAME, "2026-05-02"));
+        assertThat(event("DTSTART;VALUE=DATE:20260502", "STATUS:TENTATIVE", "SUMMARY:Perhaps")
+                        .left())
+                .isEmpty();
+    }
+
     @ParameterizedTest
     @ValueSource(strings = {"SECONDLY", "MINUTELY", "HOURLY"})
     void aRuleThatNeverEndsIsNotFollowed(String often) throws IOException {
@@ -119,7 +165,8 @@ class PlannedDaysTest {
                 "BEGIN:VEVENT\r\nUID:3\r\nSUMMARY:without a day\r\nEND:VEVENT",
                 "BEGIN:VEVENT\r\nUID:4\r\nDTSTART;VALUE=DATE:20260402\r\nSUMMARY:to come\r\nEND:VEVENT");
         assertThat(found.planned()).extracting(PlannedDays.Planned::what).containsExactly("to come");
-        assertThat(found.over()).isEqualTo(3);
+        assertThat(found.over()).isEqualTo(2);
+        assertThat(found.left()).containsExactly(new PlannedDays.LeftOut(PlannedDays.Reason.NO_DAY, "without a day"));
     }
 
     @Test
@@ -157,8 +204,11 @@ class PlannedDaysTest {
     /** What we give out can be taken in: our own calendar of what is due. */
     @Test
     void ourOwnCalendarIsOne() throws IOException {
-        CalendarFile file = new CalendarFile(Instant.parse("2026-03-01T10:00:00Z"));
-        file.add("x", LocalDate.of(2026, 3, 9), "Rear wheel, Plover: dip; or look");
+        CalendarFile file = new CalendarFile("To do", "http://127.0.0.1", TODAY, ZONE);
+        Instant now = Instant.parse("2026-03-01T10:00:00Z");
+        LocalDate due = LocalDate.of(2026, 3, 9);
+        file.add(new FeedEntry("x", due, "Rear wheel, Plover: dip; or look", null, 0, now, null, null));
+        file.add(new FeedEntry("y", due, "done since", null, 1, now, null, now));
         byte[] text = file.text().getBytes(StandardCharsets.UTF_8);
         PlannedDays.Found found = PlannedDays.read(new ByteArrayInputStream(text), ZONE, TODAY);
         assertThat(days(found)).containsExactly(LocalDate.of(2026, 3, 9));

@@ -2,8 +2,13 @@ package org.stratopneum.web.due;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import biweekly.Biweekly;
+import biweekly.ICalVersion;
+import biweekly.ICalendar;
+import biweekly.property.Trigger;
 import java.io.IOException;
 import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
@@ -101,6 +106,100 @@ class TodoTest {
                         .map(event -> event.getUid().orElseThrow().getValue())
                         .toList())
                 .doesNotHaveDuplicates();
+    }
+
+    private List<biweekly.component.VEvent> heard(String path) {
+        ICalendar calendar = Biweekly.parse(rider.get(path).body()).first();
+        assertThat(calendar.validate(ICalVersion.V2_0).isEmpty())
+                .as(calendar.validate(ICalVersion.V2_0).toString())
+                .isTrue();
+        return calendar.getEvents();
+    }
+
+    private biweekly.component.VEvent heard(String path, String what) {
+        return heard(path).stream()
+                .filter(event -> event.getSummary().getValue().endsWith(what))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** By another reader than the library that writes it. */
+    @Test
+    void aCalendarHearsOfChangesAndOfWhatIsDone() {
+        rider.post("/todo/address", Map.of());
+        String path = address();
+        UUID grease = remind("Grease the pedals", TODAY.plusDays(9));
+        remind("Look at the spokes", TODAY);
+        var later = heard(path, "Grease the pedals");
+        assertThat(later.getTransparency().isTransparent()).as("nobody is busy").isTrue();
+        assertThat(later.getSequence().getValue()).isZero();
+        assertThat(later.getDateStart().getValue().hasTime()).isFalse();
+        assertThat(later.getUrl().getValue()).startsWith(site.address() + "/");
+        assertThat(later.getAlarms().get(0).getTrigger().getDuration()).hasToString("-PT6H");
+        assertThat(later.getDateTimeStamp().getValue())
+                .isEqualTo(later.getLastModified().getValue());
+
+        Trigger ring = heard(path, "Look at the spokes").getAlarms().get(0).getTrigger();
+        assertThat(ring.getDate()).as("its evening before is over").isInTheFuture();
+
+        ICalendar calendar = Biweekly.parse(rider.get(path).body()).first();
+        assertThat(calendar.getNames().get(0).getValue()).isEqualTo("Bike to-do");
+        assertThat(calendar.getColor().getValue()).isNotEmpty();
+        assertThat(calendar.getRefreshInterval().getValue()).hasToString("PT4H");
+
+        rider.post("/reminders/" + grease + "/delete", Map.of());
+        List<biweekly.component.VEvent> events = heard(path);
+        assertThat(events)
+                .filteredOn(
+                        event -> event.getStatus() != null && event.getStatus().isCancelled())
+                .singleElement()
+                .satisfies(event -> {
+                    assertThat(event.getSequence().getValue()).isEqualTo(1);
+                    assertThat(event.getAlarms()).isEmpty();
+                });
+        assertThat(events).as("it keeps its place for a while").hasSameSizeAs(heard(path));
+    }
+
+    private UUID remind(String what, LocalDate due) {
+        UUID id = UUID.randomUUID();
+        var answer = rider.post("/reminders", Map.of("what", what, "due", due.toString(), "newId", id.toString()));
+        assertThat(answer.statusCode()).isEqualTo(302);
+        return id;
+    }
+
+    /** RFC 9110, 13.1.2: whoever has it already is not sent it again. */
+    @Test
+    void whoHasItAlreadyIsNotSentItAgain() {
+        filled(20);
+        rider.post("/todo/address", Map.of());
+        var first = site.get(address());
+        String tag = first.headers().firstValue("ETag").orElseThrow();
+        assertThat(site.get(address()).body()).as("letter by letter").isEqualTo(first.body());
+        var again = site.get(address(), "If-None-Match", tag);
+        assertThat(again.statusCode()).isEqualTo(304);
+        assertThat(again.body()).isEmpty();
+        filled(2);
+        assertThat(site.get(address(), "If-None-Match", tag).statusCode()).isEqualTo(200);
+    }
+
+    /** RFC 5545, 3.1: 75 octets to a line, and a line of letters beyond ASCII is not cut in one of them. */
+    @Test
+    void linesAreFoldedBetweenLetters() {
+        String what =
+                "Räder über Öl, Fett & Gummi wägen 🚲🚲🚲🚲🚲🚲🚲🚲🚲🚲🚲🚲🚲🚲🚲🚲🚲🚲🚲🚲, größer als übermäßig";
+        remind(what, TODAY.plusDays(3));
+        String file = rider.get("/todo.ics").body();
+        for (String line : file.split("\r\n")) {
+            byte[] octets = line.getBytes(StandardCharsets.UTF_8);
+            assertThat(octets.length).as(line).isLessThanOrEqualTo(75);
+            assertThat(new String(octets, StandardCharsets.UTF_8))
+                    .as("whole letters")
+                    .isEqualTo(line);
+            assertThat(line).doesNotContain("\uFFFD");
+        }
+        assertThat(Biweekly.parse(file).first().getEvents())
+                .extracting(event -> event.getSummary().getValue())
+                .anyMatch(summary -> summary.endsWith(what));
     }
 
     private String address() {

@@ -342,6 +342,7 @@ class ArchiveTest {
                 "recovery_code",
                 "api_token",
                 "agenda_feed",
+                "feed_entry",
                 "digest",
                 "dialled",
                 "import_run",
