@@ -51,3 +51,78 @@ create table feed_entry (
 alter table feed_entry enable row level security;
 create policy own_rows on feed_entry using (owner = current_rider()) with check (owner = current_rider());
 grant select, insert, update, delete on feed_entry to ${appRole};
+
+-- What a token may do, by names.
+alter table api_token add column scopes text[] not null default '{}';
+update api_token set scopes = array_remove(array[case when may_read then 'READ' end, case when may_append then 'APPEND' end], null);
+alter table api_token add check (cardinality(scopes) > 0);
+alter table api_token alter column scopes drop default;
+drop function token_by_digest(text);
+alter table api_token drop column may_read, drop column may_append;
+
+create function token_by_digest(asked text) returns table (rider_id uuid, token_id uuid, scopes text)
+  language sql stable security definer set search_path = public, pg_temp
+  as $$
+    select owner, id, array_to_string(api_token.scopes, ' ')
+    from api_token where digest = asked and revoked_at is null
+  $$;
+revoke execute on function token_by_digest(text) from public;
+grant execute on function token_by_digest(text) to ${appRole};
+
+-- Addresses that are told when something has become due, and what each was told.
+create table webhook (
+  owner    uuid not null default current_rider() references rider on delete cascade,
+  id       uuid not null,
+  url      text not null check (length(url) between 8 and 500),
+  secret   text not null check (length(secret) = 43),
+  made_at  timestamptz not null,
+  next_at  timestamptz not null,
+  primary key (owner, id)
+);
+create index webhook_by_time on webhook (next_at);
+
+-- One for each matter that is due: as long as it is, the address is not told of it again.
+create table webhook_delivery (
+  owner       uuid not null default current_rider() references rider on delete cascade,
+  webhook_id  uuid not null,
+  matter      text not null,
+  id          uuid not null,
+  what        text not null,
+  body        text not null,
+  made_at     timestamptz not null,
+  attempts    integer not null default 0 check (attempts >= 0),
+  answer      text,
+  sent_at     timestamptz,
+  given_up    boolean not null default false,
+  primary key (owner, webhook_id, matter),
+  unique (owner, id),
+  foreign key (owner, webhook_id) references webhook on delete cascade
+);
+
+do $$
+declare
+  fenced text;
+begin
+  foreach fenced in array array['webhook', 'webhook_delivery']
+  loop
+    execute format('alter table %I enable row level security', fenced);
+    execute format(
+      'create policy own_rows on %I using (owner = current_rider()) with check (owner = current_rider())', fenced);
+  end loop;
+end
+$$;
+grant select, insert, update, delete on webhook, webhook_delivery to ${appRole};
+
+-- Whose webhooks are to be looked after, each handed out once in ten minutes.
+create function claim_webhooks(as_of timestamptz, most integer) returns setof uuid
+  language sql security definer set search_path = public, pg_temp
+  as $$
+    with claimed as (
+      update webhook set next_at = as_of + interval '10 minutes'
+      where (owner, id) in (
+        select owner, id from webhook where next_at <= as_of order by next_at limit most for update skip locked)
+      returning owner)
+    select distinct owner from claimed
+  $$;
+revoke execute on function claim_webhooks(timestamptz, integer) from public;
+grant execute on function claim_webhooks(timestamptz, integer) to ${appRole};

@@ -55,7 +55,7 @@ public interface LogMapper {
     Cursor<LogRow> stream(Collection<LogKind> kinds);
 
     /** Everything that was ever written, in the order in which it was, strictly after {@code sequence}. */
-    List<LogRow> after(long sequence, int limit);
+    List<LogRow> after(long sequence, int limit, LogSlice slice);
 
     /** An entry with all that it supersedes and all that supersede it, oldest first. */
     List<LogRow> chain(UUID id);

@@ -271,8 +271,8 @@ public class Logbook {
 
     /** Everything that was ever written, superseded and struck entries too, in its order, strictly after a sequence. */
     @Transactional(readOnly = true)
-    public List<LogRow> after(long sequence, int limit) {
-        return mapper.after(sequence, limit);
+    public List<LogRow> after(long sequence, int limit, LogSlice slice) {
+        return mapper.after(sequence, limit, slice);
     }
 
     /**

@@ -343,6 +343,8 @@ class ArchiveTest {
                 "api_token",
                 "agenda_feed",
                 "feed_entry",
+                "webhook",
+                "webhook_delivery",
                 "digest",
                 "dialled",
                 "import_run",

@@ -290,7 +290,7 @@ class TableTest {
         }
         Sent sent = Sent.table(guest, table.toString());
         assertThat(sent.press("bring-in")).contains("20,000 rows, 20,000 new");
-        Script script = Script.of(site, guest, true, false);
+        Script script = Script.of(site, guest, "read");
         assertThat(script.get("/api/v1/log?limit=500").body()).contains("\"IMPORT\"");
         assertThat(guest.get("/log?words=read&topic=READINGS").statusCode()).isEqualTo(200);
         assertThat(guest.get("/exchange").body()).contains("notes.csv", ">imported<");

@@ -115,6 +115,7 @@ class KilledImportTest {
                         "--server.port=" + port,
                         "--stratopneum.gauge.port=0",
                         "--stratopneum.mail.simulated-port=0",
+                        "--stratopneum.webhooks.stand-in-port=0",
                         "--logging.level.root=warn",
                         "--spring.main.lazy-initialization=true",
                         "--spring.config.additional-location="

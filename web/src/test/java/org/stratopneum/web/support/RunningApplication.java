@@ -89,6 +89,7 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
             }
             arguments.add("--stratopneum.gauge.port=0");
             arguments.add("--stratopneum.mail.simulated-port=0");
+            arguments.add("--stratopneum.webhooks.stand-in-port=0");
             arguments.add("--spring.main.banner-mode=off");
             arguments.add("--logging.level.root=warn");
             arguments.add("--spring.config.additional-location=" + settings.toUri());

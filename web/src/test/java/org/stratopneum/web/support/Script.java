@@ -7,6 +7,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
@@ -27,16 +28,15 @@ public final class Script {
         this.authorization = "Bearer " + token;
     }
 
-    /** Makes a token on the guest's page of tokens. */
-    public static Script of(Site site, Guest guest, boolean reads, boolean appends) {
+    /**
+     * Makes a token on the guest's page of tokens.
+     *
+     * @param scopes what it may: read, append, garage, due
+     */
+    public static Script of(Site site, Guest guest, String... scopes) {
         Map<String, String> fields =
                 new HashMap<>(Map.of("newId", UUID.randomUUID().toString(), "name", "Gauge"));
-        if (reads) {
-            fields.put("read", "on");
-        }
-        if (appends) {
-            fields.put("append", "on");
-        }
+        List.of(scopes).forEach(scope -> fields.put(scope, "on"));
         Matcher fresh = FRESH.matcher(guest.post("/tokens", fields).body());
         if (!fresh.find()) {
             throw new IllegalStateException("no token was made");

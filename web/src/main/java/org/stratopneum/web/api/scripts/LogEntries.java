@@ -15,6 +15,7 @@ import org.stratopneum.web.fleet.gauges.Gauges;
 import org.stratopneum.web.log.LogConflictException;
 import org.stratopneum.web.log.LogEntry;
 import org.stratopneum.web.log.LogRow;
+import org.stratopneum.web.log.LogSlice;
 import org.stratopneum.web.log.LogSource;
 import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.log.Logbook;
@@ -106,8 +107,8 @@ class LogEntries {
     }
 
     @Transactional(readOnly = true)
-    public Page page(long after, int limit) {
-        List<LogRow> rows = logbook.after(after, limit);
+    public Page page(long after, int limit, LogSlice slice) {
+        List<LogRow> rows = logbook.after(after, limit, slice);
         return new Page(
                 rows.stream().map(this::entry).toList(),
                 rows.size() < limit ? null : rows.get(rows.size() - 1).sequence());

@@ -7,11 +7,10 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.stratopneum.core.check.InvalidInputException;
-import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.check.Range;
+import org.stratopneum.web.log.LogKind;
+import org.stratopneum.web.log.LogSlice;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.json.JsonBody;
 
@@ -20,6 +19,7 @@ import org.stratopneum.web.platform.json.JsonBody;
 class LogEntriesController {
 
     static final int MOST = 500;
+    private static final long USUAL = 100;
     private static final Range LIMIT = Range.closed(1, MOST, "");
     private static final Range AFTER = Range.closed(0, 9e15, "");
 
@@ -38,17 +38,18 @@ class LogEntriesController {
         return ResponseEntity.status(fresh ? HttpStatus.CREATED : HttpStatus.OK).body(results);
     }
 
-    /**
-     * @param after sequence of the last entry that is known
-     * @param limit most entries
-     * @throws InvalidInputException where one of them cannot be
-     */
+    /** In the order of writing; what is not asked for by wheel, kind or moment is left out. */
     @GetMapping("/api/v1/log")
-    LogEntries.Page page(@RequestParam(defaultValue = "0") long after, @RequestParam(defaultValue = "100") int limit) {
-        Problems problems = new Problems();
-        problems.check("after", (double) after, AFTER);
-        problems.check("limit", (double) limit, LIMIT);
-        problems.throwIfAny();
-        return entries.page(after, limit);
+    LogEntries.Page page(HttpServletRequest request) {
+        QueryParameters parameters = new QueryParameters(request);
+        long after = parameters.number("after", AFTER, 0);
+        long limit = parameters.number("limit", LIMIT, USUAL);
+        LogSlice slice = new LogSlice(
+                parameters.id("wheel"),
+                parameters.choice("kind", LogKind.class),
+                parameters.moment("from"),
+                parameters.moment("to"));
+        parameters.finish();
+        return entries.page(after, (int) limit, slice);
     }
 }

@@ -122,7 +122,7 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
             response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
             response.getWriter()
                     .write("{\"type\":\"about:blank\",\"title\":\"Service Unavailable\",\"status\":503,\"detail\":\""
-                            + wording.text(why) + "\"}");
+                            + wording.text(why) + "\",\"instance\":\"" + request.getRequestURI() + "\"}");
             return;
         }
         response.setContentType(MediaType.TEXT_HTML_VALUE);

@@ -2,6 +2,7 @@ package org.stratopneum.web.door.page;
 
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
+import java.net.URI;
 import java.util.Set;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.http.HttpStatus;
@@ -26,9 +27,12 @@ class ErrorPages implements ErrorController {
         HttpStatus status = statusOf(request);
         Object address = request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI);
         if (address != null && address.toString().startsWith(API)) {
+            ProblemDetail detail = ProblemDetail.forStatus(status);
+            // what was asked for, and not where it was answered
+            detail.setInstance(URI.create(address.toString()));
             return ResponseEntity.status(status)
                     .contentType(MediaType.APPLICATION_PROBLEM_JSON)
-                    .body(ProblemDetail.forStatus(status));
+                    .body(detail);
         }
         ModelAndView page = new ModelAndView("error", status);
         page.addObject("kind", EXPLAINED.contains(status.value()) ? String.valueOf(status.value()) : "other");

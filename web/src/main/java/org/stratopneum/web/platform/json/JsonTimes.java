@@ -4,6 +4,7 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 
 /** Reads days and moments as JSON writes them; those that no tire was filled in are none. */
@@ -28,10 +29,10 @@ public final class JsonTimes {
         }
     }
 
-    /** A date and time with its offset (RFC 3339). */
-    static Optional<Instant> moment(String text) {
+    /** A date and time with its offset (RFC 3339), to the microsecond, which is what is kept. */
+    public static Optional<Instant> moment(String text) {
         try {
-            return Optional.of(OffsetDateTime.parse(text).toInstant())
+            return Optional.of(OffsetDateTime.parse(text).toInstant().truncatedTo(ChronoUnit.MICROS))
                     .filter(moment -> !moment.isBefore(FIRST_MOMENT) && moment.isBefore(LAST_MOMENT));
         } catch (DateTimeException notAMoment) {
             return Optional.empty();

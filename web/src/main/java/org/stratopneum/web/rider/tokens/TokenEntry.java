@@ -5,8 +5,6 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -22,8 +20,9 @@ import org.stratopneum.web.rider.RiderPrincipal;
 /** Lets whoever sends a token that holds in as its rider, to do what the token may (RFC 6750). */
 class TokenEntry extends OncePerRequestFilter {
 
-    static final String READ = "LOG_READ";
-    static final String APPEND = "LOG_APPEND";
+    /** The token of a request, for whoever counts what it asks. */
+    static final String TOKEN = TokenEntry.class.getName();
+
     private static final Pattern BEARER = Pattern.compile("(?i)bearer +([A-Za-z0-9_-]{20,100}) *");
 
     private final Tokens tokens;
@@ -39,24 +38,18 @@ class TokenEntry extends OncePerRequestFilter {
         Matcher bearer = BEARER.matcher(header == null ? "" : header);
         Optional<TokenMapper.Holder> holder = bearer.matches() ? tokens.holder(bearer.group(1)) : Optional.empty();
         holder.ifPresent(known -> {
+            request.setAttribute(TOKEN, known.tokenId());
             RiderPrincipal rider = new RiderPrincipal(known.riderId(), false);
             CurrentRider.runAs(rider, () -> tokens.used(known.tokenId()));
             SecurityContext context = SecurityContextHolder.createEmptyContext();
             context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
-                    rider, null, AuthorityUtils.createAuthorityList(scopes(known))));
+                    rider,
+                    null,
+                    AuthorityUtils.createAuthorityList(Scope.of(known.scopes()).stream()
+                            .map(Scope::authority)
+                            .toList())));
             SecurityContextHolder.setContext(context);
         });
         chain.doFilter(request, response);
-    }
-
-    private static List<String> scopes(TokenMapper.Holder holder) {
-        List<String> scopes = new ArrayList<>();
-        if (holder.mayRead()) {
-            scopes.add(READ);
-        }
-        if (holder.mayAppend()) {
-            scopes.add(APPEND);
-        }
-        return scopes;
     }
 }

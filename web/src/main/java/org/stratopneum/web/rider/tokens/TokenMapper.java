@@ -14,20 +14,20 @@ import org.apache.ibatis.annotations.Update;
 interface TokenMapper {
 
     /** Whose a digest is, and what it may do. */
-    record Holder(UUID riderId, UUID tokenId, boolean mayRead, boolean mayAppend) {}
+    record Holder(UUID riderId, UUID tokenId, String scopes) {}
 
-    @Select("select rider_id, token_id, may_read, may_append from token_by_digest(#{digest})")
+    @Select("select rider_id, token_id, scopes from token_by_digest(#{digest})")
     Optional<Holder> holder(String digest);
 
     @Select("""
-            select id, name, may_read, may_append, made_at, used_at from api_token
+            select id, name, array_to_string(scopes, ' ') as scopes, made_at, used_at from api_token
             where revoked_at is null order by made_at desc, id
             """)
     List<Token> all();
 
     @Insert("""
-            insert into api_token (id, name, digest, may_read, may_append, made_at)
-            values (#{token.id}, #{token.name}, #{digest}, #{token.mayRead}, #{token.mayAppend}, #{token.madeAt})
+            insert into api_token (id, name, digest, scopes, made_at)
+            values (#{token.id}, #{token.name}, #{digest}, string_to_array(#{token.scopes}, ' '), #{token.madeAt})
             on conflict do nothing
             """)
     int insert(Token token, String digest);

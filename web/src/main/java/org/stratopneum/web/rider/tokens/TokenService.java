@@ -1,8 +1,12 @@
 package org.stratopneum.web.rider.tokens;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.InvalidInputException;
@@ -11,6 +15,7 @@ import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.ProblemWording;
+import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 import org.stratopneum.web.rider.activity.AccountEvent;
@@ -21,12 +26,17 @@ import org.stratopneum.web.rider.activity.Caller;
 @Service
 class TokenService {
 
+    private static final FormView FRESH =
+            new FormView(Stream.of(Scope.values()).collect(Collectors.toMap(Scope::field, scope -> "on")), Map.of());
+
     private final Tokens tokens;
     private final Riders riders;
     private final Activity activity;
+    private final Wording wording;
     private final ProblemWording problemWording;
 
-    TokenService(Tokens tokens, Riders riders, Activity activity, ProblemWording problemWording) {
+    TokenService(Tokens tokens, Riders riders, Activity activity, Wording wording, ProblemWording problemWording) {
+        this.wording = wording;
         this.tokens = tokens;
         this.riders = riders;
         this.activity = activity;
@@ -41,11 +51,11 @@ class TokenService {
     public record Page(List<Line> tokens, FormView form, String fresh, UUID newId) {}
 
     /** One of them; {@code used} null where it never was. */
-    public record Line(UUID id, String name, boolean mayRead, boolean mayAppend, String made, String used) {}
+    public record Line(UUID id, String name, String may, String made, String used) {}
 
     @Transactional(readOnly = true)
     Page page() {
-        return page(new FormView(Map.of("read", "on", "append", "on"), Map.of()), null);
+        return page(FRESH, null);
     }
 
     private Page page(FormView form, String fresh) {
@@ -54,12 +64,13 @@ class TokenService {
                 tokens.all().stream().map(token -> line(token, rider)).toList(), form, fresh, UUID.randomUUID());
     }
 
-    private static Line line(Token token, Rider rider) {
+    private Line line(Token token, Rider rider) {
         return new Line(
                 token.id(),
                 token.name(),
-                token.mayRead(),
-                token.mayAppend(),
+                token.may().stream()
+                        .map(scope -> wording.of("tokens.may", scope))
+                        .collect(Collectors.joining(", ")),
                 DateText.date(token.madeAt(), rider.zoneId()),
                 token.usedAt() == null
                         ? null
@@ -71,16 +82,16 @@ class TokenService {
     Page make(UUID id, Map<String, String> typed, Caller caller) {
         FormReader reader = new FormReader(typed);
         String name = reader.requiredName("name", Token.NAME).orElse("");
-        boolean read = reader.ticked("read");
-        boolean append = reader.ticked("append");
-        if (!read && !append) {
+        Set<Scope> scopes = EnumSet.noneOf(Scope.class);
+        Stream.of(Scope.values()).filter(scope -> reader.ticked(scope.field())).forEach(scopes::add);
+        if (scopes.isEmpty()) {
             reader.fault("read", Problem.MISSING);
         }
         if (reader.problems().isEmpty()) {
             try {
-                String fresh = tokens.make(id, name, read, append);
+                String fresh = tokens.make(id, name, scopes);
                 activity.note(AccountEvent.Kind.TOKEN_MADE, caller);
-                return page(new FormView(Map.of("read", "on", "append", "on"), Map.of()), fresh);
+                return page(FRESH, fresh);
             } catch (InvalidInputException refused) {
                 refused.problems().forEach(reader::add);
             }

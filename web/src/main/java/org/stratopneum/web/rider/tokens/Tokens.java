@@ -8,6 +8,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,12 +46,12 @@ public class Tokens {
      * @throws InvalidInputException when there are too many, or the same form was sent before
      */
     @Transactional
-    String make(UUID id, String name, boolean mayRead, boolean mayAppend) {
+    String make(UUID id, String name, Set<Scope> scopes) {
         if (mapper.all().size() >= MOST) {
             throw new InvalidInputException(new Problem("name", "too-many-tokens", (double) MOST, null, null));
         }
         String secret = SecretLinks.fresh();
-        Token token = new Token(id, name, mayRead, mayAppend, clock.instant().truncatedTo(ChronoUnit.MICROS), null);
+        Token token = new Token(id, name, Scope.names(scopes), clock.instant().truncatedTo(ChronoUnit.MICROS), null);
         if (mapper.insert(token, digest(secret)) == 0) {
             throw new InvalidInputException(Problem.of("name", "token-made"));
         }

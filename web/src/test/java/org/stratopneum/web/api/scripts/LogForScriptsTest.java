@@ -42,7 +42,7 @@ class LogForScriptsTest {
         TypedBike.enter(guest, "since", "2026-03-01");
         wheel = guest.ids("/garage", "/wheels/").get(0);
         bike = guest.ids("/garage", "/bikes/").get(0);
-        script = Script.of(site, guest, true, true);
+        script = Script.of(site, guest, "read", "append");
     }
 
     @Test
@@ -166,10 +166,51 @@ class LogForScriptsTest {
         assertThat(script.get(LOG + "?after=x").statusCode()).isEqualTo(400);
     }
 
+    /** RFC 3339 has any number of digits behind the second; what is kept has six, and the same again is the same. */
+    @Test
+    void aTimeOfNineDigitsIsTheSameEachTime() {
+        String entry = reading(UUID.randomUUID(), 152)
+                .replace("\"kind\"", "\"happenedAt\": \"2026-06-01T10:00:00.123456789+02:00\", \"kind\"");
+        assertThat(script.post(LOG, entry).statusCode()).isEqualTo(201);
+        assertThat(script.post(LOG, entry).statusCode()).isEqualTo(200);
+        assertThat(script.get(LOG + "?from=2026-06-01T08:00:00.123456Z&to=2026-06-01T08:00:00.123457Z")
+                        .body())
+                .contains("2026-06-01T08:00:00.123456Z");
+    }
+
+    @Test
+    void theLogIsReadByWheelKindAndMoment() {
+        String other = guest.ids("/garage", "/wheels/").get(1);
+        for (int day = 1; day <= 3; day++) {
+            String at = "\"happenedAt\": \"2026-06-0" + day + "T10:00:00+02:00\", \"kind\"";
+            script.post(LOG, reading(UUID.randomUUID(), 150 + day).replace("\"kind\"", at));
+            script.post(
+                    LOG,
+                    reading(UUID.randomUUID(), 160 + day)
+                            .replace("\"kind\"", at)
+                            .replace(wheel, other));
+        }
+        assertThat(count("?kind=PRESSURE_READ")).isEqualTo(6);
+        assertThat(count("?kind=PRESSURE_READ&wheel=" + wheel)).isEqualTo(3);
+        assertThat(count("?kind=PRESSURE_READ&from=2026-06-02T10:00:00+02:00")).isEqualTo(4);
+        assertThat(count("?kind=PRESSURE_READ&to=2026-06-02T08:00:00Z&wheel=" + other))
+                .isEqualTo(1);
+        HttpResponse<String> faulty = script.get(LOG + "?wheels=1&kind=SLOW&from=noon&wheel=7&limit=1&limit=2");
+        assertThat(faulty.statusCode()).isEqualTo(400);
+        JsonNode told = JSON.readTree(faulty.body());
+        assertThat(told.get("instance").asString()).isEqualTo(LOG);
+        assertThat(told.get("errors").findValuesAsString("field"))
+                .containsExactlyInAnyOrder("wheels", "kind", "from", "wheel", "limit");
+    }
+
+    private int count(String query) {
+        return JSON.readTree(script.get(LOG + query).body()).get("entries").size();
+    }
+
     @Test
     void aTokenDoesWhatItMayAndNothingElse() {
-        Script reader = Script.of(site, guest, true, false);
-        Script writer = Script.of(site, guest, false, true);
+        Script reader = Script.of(site, guest, "read");
+        Script writer = Script.of(site, guest, "append");
         assertThat(reader.get(LOG).statusCode()).isEqualTo(200);
         assertThat(reader.post(LOG, reading(UUID.randomUUID(), 150)).statusCode())
                 .isEqualTo(403);
@@ -203,7 +244,7 @@ class LogForScriptsTest {
     @Test
     void aTokenOpensNothingOnceItIsTakenAway() {
         String page = guest.get("/tokens").body();
-        assertThat(page).contains("Gauge", "read and add").doesNotContain("id=\"fresh\"");
+        assertThat(page).contains("Gauge", "read the log, add to the log").doesNotContain("id=\"fresh\"");
         script.get(LOG);
         assertThat(guest.get("/tokens").body()).contains("used ");
         String token = guest.ids("/tokens", "/tokens/").get(0);
