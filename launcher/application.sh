@@ -179,6 +179,8 @@ application_start() {
   # who asks, and how, is then what the proxy says; and nobody but it
   [ -z "$proxy" ] || command+=(--server.forward-headers-strategy=native --stratopneum.https=true
     --server.tomcat.remoteip.internal-proxies="$(addresses_as_pattern "$proxy")")
+  # at home a webhook may lead to a neighbour; on a server for others it must not
+  [ -n "$proxy" ] || command+=(--stratopneum.webhooks.private-addresses=true)
   [ -z "${STRATOPNEUM_ADDRESS-}" ] || command+=(--stratopneum.address="$STRATOPNEUM_ADDRESS")
   printf '%s' "$port" >"$APP_PORT"
   cd /

@@ -75,6 +75,7 @@ restore_read() {
   [ -f "$file" ] || fail "there is no file '$file'"
   backup_must_be_whole "$file"
   as_superuser "$home" -c 'drop database if exists stratopneum_new with (force)' \
+    -c 'drop database if exists stratopneum_older with (force)' \
     -c 'create database stratopneum_new owner stratopneum_owner' \
     -c 'revoke all on database stratopneum_new from public' \
     -c 'grant connect on database stratopneum_new to stratopneum_app' postgres
@@ -85,19 +86,55 @@ restore_read() {
   if ((step > $(newest_step))); then
     fail "'$file' was written by a later version of Stratopneum (step $step, known is $(newest_step)); nothing was changed"
   fi
-  as_superuser "$home" -c 'drop database if exists stratopneum_before with (force)' \
-    -c 'alter database stratopneum rename to stratopneum_before' \
-    -c 'alter database stratopneum_new rename to stratopneum' postgres
+  # whoever starts next looks at the tables anew, whichever they are
   rm -f "$MIGRATED"
+  local older=''
+  ! database_there "$home" stratopneum_before || older='alter database stratopneum_before rename to stratopneum_older;'
+  # one transaction: there is always one in its place, and one to go back to where there was
+  as_superuser "$home" -c "$older
+    alter database stratopneum rename to stratopneum_before;
+    alter database stratopneum_new rename to stratopneum" postgres
+  as_superuser "$home" -c 'drop database if exists stratopneum_older with (force)' postgres
+}
+
+database_there() {
+  [ "$(as_superuser "$1" -c "select count(*) from pg_database where datname = '$2'" postgres)" = 1 ]
 }
 
 # Changes what is there with what was there before.
 restore_back() {
   local home=$1
-  [ "$(as_superuser "$home" -c "select count(*) from pg_database where datname = 'stratopneum_before'" postgres)" = 1 ] ||
-    fail "there is nothing from before to go back to"
-  as_superuser "$home" -c 'alter database stratopneum rename to stratopneum_new' \
-    -c 'alter database stratopneum_before rename to stratopneum' \
-    -c 'alter database stratopneum_new rename to stratopneum_before' postgres
+  database_there "$home" stratopneum_before || fail "there is nothing from before to go back to"
   rm -f "$MIGRATED"
+  as_superuser "$home" -c 'drop database if exists stratopneum_new with (force)' postgres
+  as_superuser "$home" -c 'alter database stratopneum rename to stratopneum_new;
+    alter database stratopneum_before rename to stratopneum;
+    alter database stratopneum_new rename to stratopneum_before' postgres
+}
+
+# One of each day in the folder $2: seven days are kept, and the first of each of four weeks.
+backup_daily() {
+  local config=$1 folder=$2 daily weekly
+  [ -d "$folder" ] || fail "there is no folder '$folder'"
+  daily=$folder/stratopneum-$(date +%F).backup
+  weekly=$folder/stratopneum-week-$(date +%G-%V).backup
+  if [ -e "$daily" ]; then
+    say "That of today is there already: $daily"
+  else
+    backup_write "$config" "$daily"
+  fi
+  # the same file under a second name, where the file system has such
+  [ -e "$weekly" ] || ln "$daily" "$weekly" 2>/dev/null || cp -p "$daily" "$weekly"
+  keep_newest 7 "$folder"/stratopneum-[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9].backup
+  keep_newest 4 "$folder"/stratopneum-week-[0-9][0-9][0-9][0-9]-[0-9][0-9].backup
+}
+
+# Of files whose names are in the order of their days.
+keep_newest() {
+  local most=$1
+  shift
+  while [ $# -gt "$most" ]; do
+    rm -f "$1"
+    shift
+  done
 }

@@ -234,8 +234,9 @@ test_database() {
     kill) as_postgres kill -9 "$(as_postgres head -n 1 "$(dirname "${2-}")/database/data/postmaster.pid")" ;;
     again) database_up "$(dirname "${2-}")/database" ;;
     backup) backup_write "${2-}" "${3-}" ;;
+    daily) backup_daily "${2-}" "${3-}" ;;
     restore) restore_read "$(dirname "${2-}")/database" "${2-}" "${3-}" ;;
     back) restore_back "$(dirname "${2-}")/database" ;;
-    *) usage_error "test-database wants start, stop, kill, again, backup, restore or back" ;;
+    *) usage_error "test-database wants start, stop, kill, again, backup, daily, restore or back" ;;
   esac
 }

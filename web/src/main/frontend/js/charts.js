@@ -135,3 +135,50 @@ function stretches(svg, under) {
     }
   });
 }
+
+// a chart by itself, with its looks in it, for whoever wants it in a letter or a notebook
+const LOOKS = [
+  "fill",
+  "fill-opacity",
+  "stroke",
+  "stroke-width",
+  "stroke-dasharray",
+  "stroke-linecap",
+  "font-family",
+  "font-size",
+  "font-weight",
+  "text-anchor",
+  "opacity",
+];
+
+const alone = (svg) => {
+  const copy = svg.cloneNode(true);
+  const from = [svg, ...svg.querySelectorAll("*")];
+  [copy, ...copy.querySelectorAll("*")].forEach((element, i) => {
+    const looks = getComputedStyle(from[i]);
+    LOOKS.forEach((name) => element.style.setProperty(name, looks.getPropertyValue(name)));
+    element.removeAttribute("class");
+    element.removeAttribute("tabindex");
+  });
+  copy.style.setProperty("background", getComputedStyle(document.body).backgroundColor);
+  copy.setAttribute("xmlns", SVG);
+  for (const link of copy.querySelectorAll("a")) {
+    link.setAttribute("href", new URL(link.getAttribute("href"), document.baseURI));
+  }
+  return new XMLSerializer().serializeToString(copy);
+};
+
+for (const svg of document.querySelectorAll("svg:has(.spot)")) {
+  const save = document.createElement("button");
+  save.type = "button";
+  save.className = "btn soft slim no-print";
+  save.textContent = document.documentElement.dataset.saveChart;
+  save.addEventListener("click", () => {
+    const link = document.createElement("a");
+    link.href = URL.createObjectURL(new Blob([alone(svg)], { type: "image/svg+xml" }));
+    link.download = `${location.pathname.split("/").at(-1) || "chart"}.svg`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  });
+  (svg.closest(".chart-scroll") ?? svg).nextElementSibling.after(save);
+}

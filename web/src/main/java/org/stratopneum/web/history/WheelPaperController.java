@@ -2,14 +2,12 @@ package org.stratopneum.web.history;
 
 import java.io.IOException;
 import java.util.UUID;
-import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.stratopneum.web.platform.paper.Paper;
 import org.stratopneum.web.platform.paper.PaperPrinter;
 
 /** A wheel's history as a PDF. */
@@ -25,17 +23,8 @@ class WheelPaperController {
     }
 
     @GetMapping("/wheels/{id}/history.pdf")
-    ResponseEntity<byte[]> pdf(@PathVariable UUID id) throws IOException {
-        byte[] pdf = printer.print("history/paper", "wheel", service.paper(id));
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_PDF)
-                .cacheControl(CacheControl.noStore())
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.inline()
-                                .filename("wheel-history.pdf")
-                                .build()
-                                .toString())
-                .body(pdf);
+    ResponseEntity<byte[]> pdf(@PathVariable UUID id, @RequestParam(defaultValue = "") String paper)
+            throws IOException {
+        return printer.answer("history/paper", "wheel-history.pdf", "wheel", service.paper(id), Paper.of(paper));
     }
 }

@@ -46,6 +46,24 @@ public record ThrowAwayDatabase(Path settings) {
         launcher("test-database", "backup", settings.toString(), file.toString());
     }
 
+    /** Writes that of today into a folder, as {@code ./stratopneum backup --daily} does. */
+    public void backUpDaily(Path folder) {
+        launcher("test-database", "daily", settings.toString(), folder.toString());
+    }
+
+    /** Begins to put what a file holds in the place of what is there. */
+    public Process beginRestore(Path file) throws IOException {
+        return new ProcessBuilder(
+                        Projects.root().resolve("stratopneum").toString(),
+                        "test-database",
+                        "restore",
+                        settings.toString(),
+                        file.toString())
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start();
+    }
+
     /**
      * Puts what a file holds in the place of what is there, as {@code ./stratopneum restore} does.
      *

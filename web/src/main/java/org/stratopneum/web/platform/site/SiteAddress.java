@@ -2,6 +2,8 @@ package org.stratopneum.web.platform.site;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
+import java.net.URI;
+import java.net.URISyntaxException;
 import java.util.Locale;
 import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
@@ -58,9 +60,20 @@ public class SiteAddress {
     }
 
     private static String asked(HttpServletRequest request) {
-        int port = request.getServerPort();
+        int port = port(request);
         boolean usual = port == (request.isSecure() ? 443 : 80);
         return request.getScheme() + "://" + request.getServerName().toLowerCase(Locale.ROOT)
                 + (usual ? "" : ":" + port);
+    }
+
+    /** As the browser named it: a proxy that tells the scheme alone is taken for one on the usual port. */
+    private static int port(HttpServletRequest request) {
+        String host = request.getHeader("Host");
+        try {
+            int named = host == null ? -1 : new URI("http://" + host).getPort();
+            return named > 0 ? named : request.getServerPort();
+        } catch (URISyntaxException none) {
+            return request.getServerPort();
+        }
     }
 }

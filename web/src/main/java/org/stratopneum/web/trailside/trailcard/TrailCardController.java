@@ -2,15 +2,13 @@ package org.stratopneum.web.trailside.trailcard;
 
 import java.io.IOException;
 import java.util.UUID;
-import org.springframework.http.CacheControl;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.stratopneum.web.platform.paper.Paper;
 import org.stratopneum.web.platform.paper.PaperPrinter;
 
 /** A bike's folded page. */
@@ -32,17 +30,8 @@ class TrailCardController {
     }
 
     @GetMapping("/bikes/{id}/trail-card.pdf")
-    ResponseEntity<byte[]> pdf(@PathVariable UUID id) throws IOException {
-        byte[] pdf = printer.print("trailside/trailcard/paper", "card", service.card(id));
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_PDF)
-                .cacheControl(CacheControl.noStore())
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.inline()
-                                .filename("trail-card.pdf")
-                                .build()
-                                .toString())
-                .body(pdf);
+    ResponseEntity<byte[]> pdf(@PathVariable UUID id, @RequestParam(defaultValue = "") String paper)
+            throws IOException {
+        return printer.answer("trailside/trailcard/paper", "trail-card.pdf", "card", service.card(id), Paper.of(paper));
     }
 }

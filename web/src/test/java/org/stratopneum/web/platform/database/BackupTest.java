@@ -14,12 +14,17 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Properties;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -82,6 +87,60 @@ class BackupTest {
             assertThat(contents(fresh)).isEmpty();
         } finally {
             fresh.stop();
+        }
+    }
+
+    /** Wherever it is killed, there is the old state or the new one, whole, and a way back from the new. */
+    @Test
+    @Tag("all")
+    void aRestoreThatIsKilledLeavesOneOrTheOther(@TempDir Path folder) throws Exception {
+        TypedBike.enter(Guest.withAccount(site));
+        Path file = folder.resolve("all.backup");
+        running.database().backUp(file);
+        ThrowAwayDatabase fresh = ThrowAwayDatabase.start();
+        try {
+            Map<String, String> old = contents(fresh);
+            Map<String, String> other = contents(running.database());
+            Set<String> seen = new HashSet<>();
+            for (int ms = 0; ms < 6000 && !seen.contains("whole"); ms += 150) {
+                Process restore = fresh.beginRestore(file);
+                boolean whole = restore.waitFor(ms, TimeUnit.MILLISECONDS);
+                restore.descendants().forEach(ProcessHandle::destroyForcibly);
+                restore.destroyForcibly().waitFor();
+                Thread.sleep(100);
+                Map<String, String> now = contents(fresh);
+                assertThat(now).as("killed after " + ms + " ms").isIn(old, other);
+                seen.add(whole ? "whole" : "killed");
+                if (now.equals(other)) {
+                    fresh.restoreBack();
+                    assertThat(contents(fresh)).as("back after " + ms + " ms").isEqualTo(old);
+                }
+            }
+            assertThat(seen).containsExactlyInAnyOrder("whole", "killed");
+        } finally {
+            fresh.stop();
+        }
+    }
+
+    @Test
+    void oneOfEachDayIsKeptForAWeekAndOneOfEachWeekForAMonth(@TempDir Path folder) throws IOException {
+        for (int day = 10; day < 29; day++) {
+            Files.writeString(folder.resolve("stratopneum-2020-01-" + day + ".backup"), "old");
+        }
+        for (int week = 10; week < 16; week++) {
+            Files.writeString(folder.resolve("stratopneum-week-2020-" + week + ".backup"), "old");
+        }
+        Path other = Files.writeString(folder.resolve("stratopneum-before-the-tour.backup"), "mine");
+        running.database().backUpDaily(folder);
+        running.database().backUpDaily(folder);
+        try (Stream<Path> files = Files.list(folder)) {
+            List<String> names =
+                    files.map(one -> one.getFileName().toString()).sorted().toList();
+            assertThat(names).hasSize(7 + 4 + 1).contains(other.getFileName().toString());
+            assertThat(names.get(0)).isEqualTo("stratopneum-2020-01-23.backup");
+            assertThat(names)
+                    .contains("stratopneum-week-2020-13.backup")
+                    .doesNotContain("stratopneum-week-2020-12.backup");
         }
     }
 

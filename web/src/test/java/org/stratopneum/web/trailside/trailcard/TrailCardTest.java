@@ -1,6 +1,7 @@
 package org.stratopneum.web.trailside.trailcard;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -18,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.parallel.ResourceLock;
 import org.stratopneum.web.support.Guest;
+import org.stratopneum.web.support.PdfUa;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
@@ -56,6 +58,8 @@ class TrailCardTest {
                         .isGreaterThan(document.getPage(0).getMediaBox().getHeight());
                 String text = new PDFTextStripper().getText(document);
                 assertThat(text)
+                        .contains("off")
+                        .doesNotContain("\uFB00", "\uFB01", "\uFB02")
                         .contains("target range", "Never above", "strokes", "Cautions", "Walk out", "psi", "bar");
                 document.getPage(0)
                         .getResources()
@@ -63,6 +67,30 @@ class TrailCardTest {
                         .forEach(name ->
                                 assertThat(embedded(document, name.getName())).isTrue());
             }
+        }
+    }
+
+    /** Both sheets that printers hold, and the card for the pocket on a quarter of each. */
+    @Test
+    void allThatIsPrintedCanBeReadAloud() throws IOException {
+        Guest rider = new Guest(site);
+        for (String path : new String[] {"/trail-card.pdf", "/trail-card.pdf?paper=letter", "/pocket.pdf"}) {
+            assertThat(PdfUa.faults(rider.bytes(SKYLARK + path))).as(path).isEmpty();
+        }
+        try (PDDocument document = Loader.loadPDF(rider.bytes(SKYLARK + "/trail-card.pdf?paper=letter"))) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            assertThat(document.getPage(0).getMediaBox().getWidth()).as("11 in").isEqualTo(792);
+        }
+        try (PDDocument document = Loader.loadPDF(rider.bytes(SKYLARK + "/pocket.pdf"))) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            assertThat(document.getPage(0).getMediaBox().getWidth()).isCloseTo(105 / 25.4f * 72, within(0.5f));
+            assertThat(new PDFTextStripper().getText(document)).contains("Skylark", "psi", "bar", "rear", "front");
+        }
+        try (PDDocument document = Loader.loadPDF(rider.bytes(SKYLARK + "/pocket.pdf?paper=letter"))) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            assertThat(document.getPage(0).getMediaBox().getWidth())
+                    .as("4.25 in")
+                    .isEqualTo(306);
         }
     }
 
