@@ -17,11 +17,12 @@ function say(key, ...values) {
 }
 
 function time(moment) {
-  return new Intl.DateTimeFormat("en-GB", {
+  return new Intl.DateTimeFormat(mine?.rider.region ?? "en-GB", {
     day: "numeric",
     month: "long",
     hour: "2-digit",
     minute: "2-digit",
+    hour12: mine?.rider.hour12 ?? false,
     timeZone: mine?.rider.zone,
   }).format(new Date(moment));
 }

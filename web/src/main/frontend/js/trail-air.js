@@ -1,17 +1,18 @@
 // What the air in the bag does: for the step that is open, and all of it at once.
 
 const at = (id) => document.getElementById(id).href;
-const [ladder, { button, grams, make, strokes }, { trail, wheel }, { pressure, say, short }] = await Promise.all([
-  import(at("module-ladder")),
-  import(at("module-page")),
-  import(at("module-stop")),
-  import(at("module-words")),
-]);
+const [ladder, { button, grams, make, strokes }, { trail, wheel }, { marked, pressure, say, short }] =
+  await Promise.all([
+    import(at("module-ladder")),
+    import(at("module-page")),
+    import(at("module-stop")),
+    import(at("module-words")),
+  ]);
 
 function part(one) {
   return one.share > trail.rules.air.full
-    ? say("air.whole", grams(one.grams))
-    : say("air.part", grams(one.grams), Math.round(100 * one.share));
+    ? say("air.whole", marked(grams(one.grams)))
+    : say("air.part", marked(grams(one.grams)), Math.round(100 * one.share));
 }
 
 export function air(rung) {
@@ -81,7 +82,7 @@ function left(charges) {
   const gas = charges.reduce((sum, charge) => sum + charge.grams * charge.left, 0);
   const parts = [];
   if (gas > 0.05) {
-    parts.push(say("air.left.gas", grams(gas)));
+    parts.push(say("air.left.gas", marked(grams(gas))));
   }
   if (trail.told.stop.bag.pump !== null) {
     parts.push(say("air.left.pump"));
@@ -94,7 +95,7 @@ export function budget() {
   const lines = ladder.budget(trail.rules, flat).map((line) => {
     const gas = line.parts.reduce((sum, one) => sum + one.grams * one.share, 0);
     return (
-      say("budget.gas", grams(gas), pressure(line.likely), short(line.low), short(line.best)) +
+      say("budget.gas", marked(grams(gas)), pressure(line.likely), short(line.low), short(line.best)) +
       (line.parts.at(-1).held ? say("budget.held") : "")
     );
   });

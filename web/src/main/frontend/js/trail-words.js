@@ -11,8 +11,23 @@ export function units() {
   return trail.mine === undefined ? trail.rules.units : [trail.mine.rider.unit, trail.mine.rider.beside];
 }
 
+/** With the rider's own mark before its fraction. */
+export function marked(text) {
+  return trail.mine?.rider.comma ? text.replace(".", ",") : text;
+}
+
 function number(kpa, unit) {
-  return (kpa / unit.kpa).toFixed(unit.decimals);
+  return marked((kpa / unit.kpa).toFixed(unit.decimals));
+}
+
+/** A form of days and hours as the rider writes them. */
+function form(parts) {
+  const rider = trail.mine?.rider;
+  return new Intl.DateTimeFormat(rider?.region ?? "en-GB", {
+    hour12: rider?.hour12 ?? false,
+    timeZone: rider?.zone,
+    ...parts,
+  });
 }
 
 export function pressure(kpa) {
@@ -26,20 +41,13 @@ export function short(kpa) {
 }
 
 export function time(moment) {
-  return new Intl.DateTimeFormat("en-GB", {
-    day: "numeric",
-    month: "long",
-    hour: "2-digit",
-    minute: "2-digit",
-    timeZone: trail.mine?.rider.zone,
-  }).format(new Date(moment));
+  return form({ day: "numeric", month: "long", hour: "2-digit", minute: "2-digit" }).format(new Date(moment));
 }
 
 /** "18:23" today, with its day otherwise. */
 export function hour(moment) {
-  const zone = { timeZone: trail.mine?.rider.zone };
-  const day = new Intl.DateTimeFormat("en-GB", { dateStyle: "short", ...zone });
+  const day = form({ day: "numeric", month: "numeric", year: "numeric" });
   return day.format(new Date(moment)) === day.format(new Date())
-    ? new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit", ...zone }).format(new Date(moment))
+    ? form({ hour: "2-digit", minute: "2-digit" }).format(new Date(moment))
     : time(moment);
 }

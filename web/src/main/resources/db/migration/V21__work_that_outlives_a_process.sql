@@ -126,3 +126,10 @@ create function claim_webhooks(as_of timestamptz, most integer) returns setof uu
   $$;
 revoke execute on function claim_webhooks(timestamptz, integer) from public;
 grant execute on function claim_webhooks(timestamptz, integer) to ${appRole};
+
+-- How a rider writes days, hours and numbers.
+alter table rider add column dates text not null default 'DAY_FIRST' check (dates in ('DAY_FIRST', 'MONTH_FIRST', 'YEAR_FIRST'));
+alter table rider add column twelve_hours boolean not null default false;
+alter table rider add column first_day text not null default 'MONDAY' check (first_day in
+  ('MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY', 'SUNDAY'));
+alter table rider add column decimal_comma boolean not null default false;

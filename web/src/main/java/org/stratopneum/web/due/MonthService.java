@@ -1,9 +1,7 @@
 package org.stratopneum.web.due;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.YearMonth;
-import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
@@ -15,13 +13,13 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.web.platform.wording.DateText;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.platform.wording.Wording;
 
 /** Lays what is due over a month; what was due before stands on today. */
 @Service
 class MonthService {
 
-    private static final DateTimeFormatter TITLE = DateTimeFormatter.ofPattern("MMMM yyyy", Wording.LOCALE);
     private static final int WEEK = 7;
 
     private final DueEntries matters;
@@ -38,9 +36,10 @@ class MonthService {
         YearMonth month = asked == null ? YearMonth.from(today) : asked;
         Map<LocalDate, List<DueEntry>> byDay = all.matters().stream()
                 .collect(Collectors.groupingBy(matter -> matter.isDueOn(today) ? today : matter.due()));
-        LocalDate monday = month.atDay(1).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        Region region = Region.current();
+        LocalDate first = month.atDay(1).with(TemporalAdjusters.previousOrSame(region.firstDay()));
         List<List<MonthPage.Day>> weeks = new ArrayList<>();
-        for (LocalDate week = monday; !week.isAfter(month.atEndOfMonth()); week = week.plusDays(WEEK)) {
+        for (LocalDate week = first; !week.isAfter(month.atEndOfMonth()); week = week.plusDays(WEEK)) {
             weeks.add(Stream.iterate(week, day -> day.plusDays(1))
                     .limit(WEEK)
                     .map(day -> new MonthPage.Day(
@@ -52,10 +51,10 @@ class MonthService {
                     .toList());
         }
         return new MonthPage(
-                TITLE.format(month),
+                DateText.month(month),
                 month.minusMonths(1).toString(),
                 month.plusMonths(1).toString(),
-                Stream.of(DayOfWeek.values())
+                region.week().stream()
                         .map(day -> day.getDisplayName(TextStyle.SHORT, Wording.LOCALE))
                         .toList(),
                 weeks,

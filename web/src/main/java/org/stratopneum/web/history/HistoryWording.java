@@ -2,10 +2,8 @@ package org.stratopneum.web.history;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.history.EventRate;
@@ -14,8 +12,10 @@ import org.stratopneum.core.history.TreadWear;
 import org.stratopneum.core.history.WindowDays;
 import org.stratopneum.core.quantity.QuantityUnit;
 import org.stratopneum.core.quantity.RiderUnit;
+import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.platform.wording.QuantityText;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
 
@@ -28,8 +28,6 @@ class HistoryWording {
 
     /** Farther than anybody rides a bicycle tire: no day is told (days). */
     private static final double TOO_FAR_DAYS = 3650;
-
-    private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("MMMM yyyy", Locale.ENGLISH);
 
     private final Wording wording;
 
@@ -198,7 +196,7 @@ class HistoryWording {
     }
 
     private static String month(LocalDate today, double left, double kmADay) {
-        return MONTH.format(today.plusDays(Math.round(left * KM_IN_1000 / kmADay)));
+        return DateText.as("MMMM yyyy", today.plusDays(Math.round(left * KM_IN_1000 / kmADay)));
     }
 
     /** Whether two tires puncture differently, or chance would do. */
@@ -218,7 +216,9 @@ class HistoryWording {
     static String distance(double km, Rider rider) {
         RiderUnit unit = rider.units().distance();
         double shown = unit.fromCore(km);
-        return (Math.abs(shown) < 10 ? Numbers.upTo(shown, 1) : String.format(Locale.ENGLISH, "%,d", Math.round(shown)))
+        return (Math.abs(shown) < 10
+                        ? Numbers.upTo(shown, 1)
+                        : String.format(Region.current().locale(), "%,d", Math.round(shown)))
                 + " " + unit.symbol();
     }
 

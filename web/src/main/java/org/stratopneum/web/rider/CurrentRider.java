@@ -8,6 +8,7 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.core.authority.AuthorityUtils;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
+import org.stratopneum.web.platform.wording.Region;
 
 /** Reads and sets whose rows the running thread may see. */
 public final class CurrentRider {
@@ -35,12 +36,15 @@ public final class CurrentRider {
     /** The same, with an answer. */
     public static <T> T askAs(RiderPrincipal principal, Supplier<T> work) {
         SecurityContext before = SecurityContextHolder.getContext();
+        Region region = Region.current();
         SecurityContext during = SecurityContextHolder.createEmptyContext();
         during.setAuthentication(authenticationOf(principal));
         SecurityContextHolder.setContext(during);
+        Region.use(null);
         try {
             return work.get();
         } finally {
+            Region.use(region);
             SecurityContextHolder.setContext(before);
         }
     }

@@ -1,11 +1,13 @@
 package org.stratopneum.web.rider;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.UUID;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.platform.wording.Units;
 
 /**
@@ -15,6 +17,10 @@ import org.stratopneum.web.platform.wording.Units;
  * @param letterKeys whether single letters are shortcuts
  * @param bodyKg mass of the rider (kg), or null
  * @param scoopMl what they measure sealant out with (ml), or null
+ * @param dates in which order days are written
+ * @param twelveHours whether hours are counted to twelve
+ * @param firstDay of a week
+ * @param decimalComma whether a comma stands before a fraction
  * @param demoDay day to which the demo's entries were last moved; null for everybody else
  */
 public record Rider(
@@ -31,6 +37,10 @@ public record Rider(
         boolean letterKeys,
         Double bodyKg,
         Double scoopMl,
+        Region.Dates dates,
+        boolean twelveHours,
+        DayOfWeek firstDay,
+        boolean decimalComma,
         LocalDate demoDay,
         int version) {
 
@@ -46,6 +56,11 @@ public record Rider(
 
     /** A rider who has chosen nothing yet but what their gauge reads. */
     public static Rider fresh(UUID id, String name, String zone, PressureUnit gauge) {
+        return fresh(id, name, zone, gauge, Region.USUAL);
+    }
+
+    /** The same, who writes as is usual in their region. */
+    public static Rider fresh(UUID id, String name, String zone, PressureUnit gauge, Region region) {
         Units units = Units.metric(gauge);
         return new Rider(
                 id,
@@ -61,6 +76,10 @@ public record Rider(
                 true,
                 null,
                 null,
+                region.dates(),
+                region.twelveHours(),
+                region.firstDay(),
+                region.decimalComma(),
                 null,
                 0);
     }
@@ -81,12 +100,20 @@ public record Rider(
                 letterKeys,
                 kg,
                 scoopMl,
+                dates,
+                twelveHours,
+                firstDay,
+                decimalComma,
                 day,
                 version);
     }
 
     public Units units() {
         return new Units(pressureUnit, massUnit, lengthUnit, volumeUnit, temperatureUnit, distanceUnit);
+    }
+
+    public Region region() {
+        return new Region(dates, twelveHours, firstDay, decimalComma);
     }
 
     public ZoneId zoneId() {

@@ -8,6 +8,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.platform.fault.ChangedMeanwhileException;
 import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.platform.wording.Units;
 
 /** The rider of this request and their ways. */
@@ -30,11 +31,14 @@ public class Riders {
 
     /** Whoever is known already is not asked for again, nor is a transaction begun for that. */
     public Optional<Rider> find() {
-        return RiderOfRequest.recall().or(() -> {
+        Optional<Rider> rider = RiderOfRequest.recall().or(() -> {
             Optional<Rider> found = asking.execute(status -> mapper.self());
             found.ifPresent(RiderOfRequest::remember);
             return found;
         });
+        // whatever is written from here is for them
+        rider.map(Rider::region).ifPresent(Region::use);
+        return rider;
     }
 
     /** The unit that was typed last is offered next time. */
@@ -53,8 +57,15 @@ public class Riders {
 
     /** @throws ChangedMeanwhileException when the rider was changed since {@code version} was read */
     @Transactional
-    public void change(String zone, Units units, Rider.Theme theme, boolean letterKeys, Double scoopMl, int version) {
-        if (mapper.change(zone, units, theme, letterKeys, scoopMl, version) == 0) {
+    public void change(
+            String zone,
+            Units units,
+            Rider.Theme theme,
+            boolean letterKeys,
+            Double scoopMl,
+            Region region,
+            int version) {
+        if (mapper.change(zone, units, theme, letterKeys, scoopMl, region, version) == 0) {
             throw new ChangedMeanwhileException();
         }
         RiderOfRequest.forget();

@@ -19,8 +19,20 @@ record DeviceDataJson(Who rider, Token token, Instant at, List<Bike> bikes) {
 
     record Token(String header, String value) {}
 
-    /** @param zone IANA name */
-    record Who(UUID id, String name, String zone, Unit unit, Unit beside, String theme) {}
+    /**
+     * @param zone IANA name
+     * @param region by whose ways days are written, as a browser knows it; {@code hour12} and {@code comma} are apart
+     */
+    record Who(
+            UUID id,
+            String name,
+            String zone,
+            String region,
+            boolean hour12,
+            boolean comma,
+            Unit unit,
+            Unit beside,
+            String theme) {}
 
     /** @param kpa of one of it */
     record Unit(String code, String symbol, double kpa, int decimals) {

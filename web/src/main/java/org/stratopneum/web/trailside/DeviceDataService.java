@@ -148,6 +148,9 @@ class DeviceDataService {
                 rider.id(),
                 rider.name(),
                 rider.zone(),
+                rider.region().tag(),
+                rider.twelveHours(),
+                rider.decimalComma(),
                 DeviceDataJson.Unit.of(rider.pressureUnit()),
                 DeviceDataJson.Unit.of(PressureText.beside(rider.pressureUnit())),
                 rider.theme().name().toLowerCase(Locale.ROOT));

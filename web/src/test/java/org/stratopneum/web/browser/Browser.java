@@ -117,6 +117,7 @@ final class Browser implements AutoCloseable {
                 "--disable-dev-shm-usage",
                 "--disable-quic",
                 "--disable-background-networking",
+                "--accept-lang=en",
                 "--hide-scrollbars",
                 "--force-device-scale-factor=1",
                 "--window-size=1280,800",

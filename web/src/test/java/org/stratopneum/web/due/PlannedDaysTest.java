@@ -24,8 +24,8 @@ class PlannedDaysTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 3, 1);
 
     private static PlannedDays.Found read(String... lines) throws IOException {
-        String text = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//nobody//EN\r\n" + String.join("\r\n", lines)
-                + "\r\nEND:VCALENDAR\r\n";
+        String text = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//nobody//EN\r\n"
+                + String.join("\r\n", lines).replaceAll("(?<!\r)\n", "\r\n") + "\r\nEND:VCALENDAR\r\n";
         return PlannedDays.read(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), ZONE, TODAY);
     }
 
@@ -67,15 +67,31 @@ class PlannedDaysTest {
     /** RFC 5545, 3.8.4.4: one of a series that says something else; 3.8.1.11: one that is off; 3.8.5.2: days of its own. */
     @Test
     void whatIsMovedOrCancelledIsNotWhereItWas() throws IOException {
-        String series =
-                "BEGIN:VEVENT\r\nUID:s\r\nDTSTAMP:20260101T000000Z\r\nDTSTART;TZID=Europe/Vienna:20260303T180000\r\n"
-                        + "RRULE:FREQ=WEEKLY;COUNT=4\r\nSUMMARY:Round\r\nEND:VEVENT";
-        String moved = "BEGIN:VEVENT\r\nUID:s\r\nDTSTAMP:20260101T000000Z\r\n"
-                + "RECURRENCE-ID;TZID=Europe/Vienna:20260310T180000\r\nDTSTART;TZID=Europe/Vienna:20260312T180000\r\n"
-                + "SUMMARY:Round on Thursday\r\nEND:VEVENT";
-        String off = "BEGIN:VEVENT\r\nUID:s\r\nDTSTAMP:20260101T000000Z\r\n"
-                + "RECURRENCE-ID;TZID=Europe/Vienna:20260317T180000\r\nDTSTART;TZID=Europe/Vienna:20260317T180000\r\n"
-                + "STATUS:CANCELLED\r\nSUMMARY:Round off\r\nEND:VEVENT";
+        String series = """
+                BEGIN:VEVENT
+                UID:s
+                DTSTAMP:20260101T000000Z
+                DTSTART;TZID=Europe/Vienna:20260303T180000
+                RRULE:FREQ=WEEKLY;COUNT=4
+                SUMMARY:Round
+                END:VEVENT""";
+        String moved = """
+                BEGIN:VEVENT
+                UID:s
+                DTSTAMP:20260101T000000Z
+                RECURRENCE-ID;TZID=Europe/Vienna:20260310T180000
+                DTSTART;TZID=Europe/Vienna:20260312T180000
+                SUMMARY:Round on Thursday
+                END:VEVENT""";
+        String off = """
+                BEGIN:VEVENT
+                UID:s
+                DTSTAMP:20260101T000000Z
+                RECURRENCE-ID;TZID=Europe/Vienna:20260317T180000
+                DTSTART;TZID=Europe/Vienna:20260317T180000
+                STATUS:CANCELLED
+                SUMMARY:Round off
+                END:VEVENT""";
         PlannedDays.Found found = read(series, moved, off);
         assertThat(days(found))
                 .containsExactly(LocalDate.of(2026, 3, 3), LocalDate.of(2026, 3, 12), LocalDate.of(2026, 3, 24));

@@ -133,8 +133,8 @@ class OpenApiDocument {
     private static String limits(JsonNode schema) {
         List<String> limits = new ArrayList<>();
         if (schema.has("minimum")) {
-            limits.add(Numbers.upTo(schema.get("minimum").asDouble(), 3) + " … "
-                    + Numbers.upTo(schema.get("maximum").asDouble(), 3));
+            limits.add(Numbers.plain(schema.get("minimum").asDouble(), 3) + " … "
+                    + Numbers.plain(schema.get("maximum").asDouble(), 3));
         }
         if (schema.has("enum")) {
             limits.add(StreamSupport.stream(schema.get("enum").spliterator(), false)

@@ -15,6 +15,7 @@ import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.platform.fault.BusyException;
 import org.stratopneum.web.platform.guard.Guard;
 import org.stratopneum.web.platform.guard.Limit;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.RiderMapper;
@@ -53,7 +54,7 @@ class Accounts {
     }
 
     /** What a stranger gave to become a rider. */
-    record NewRider(AccountName name, String password, String email, String zone, PressureUnit unit) {}
+    record NewRider(AccountName name, String password, String email, String zone, PressureUnit unit, Region region) {}
 
     /**
      * Makes a rider with an account; nobody when the name is taken. That is looked for before the password is hashed, and
@@ -73,7 +74,10 @@ class Accounts {
         RiderPrincipal principal = new RiderPrincipal(UUID.randomUUID(), false);
         return inScopeOf(principal, () -> {
             Instant now = now();
-            riders.insert(Rider.fresh(principal.riderId(), wanted.name().shown(), wanted.zone(), wanted.unit()), now);
+            riders.insert(
+                    Rider.fresh(
+                            principal.riderId(), wanted.name().shown(), wanted.zone(), wanted.unit(), wanted.region()),
+                    now);
             if (mapper.insert(wanted.name(), hash, wanted.email(), now) == 0) {
                 riders.deleteSelf();
                 return Entry.WRONG;

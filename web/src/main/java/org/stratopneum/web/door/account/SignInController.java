@@ -19,6 +19,7 @@ import org.stratopneum.core.check.Problems;
 import org.stratopneum.web.parts.garage.FirstBike;
 import org.stratopneum.web.platform.fault.BusyException;
 import org.stratopneum.web.platform.wording.ProblemWording;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.RiderPrincipal;
@@ -90,6 +91,11 @@ class SignInController {
         return form(SIGN_UP, SignUpForm.of(parameters), Map.of(), model);
     }
 
+    /** As is usual where their browser says it is from. */
+    private static Region regionOf(HttpServletRequest request) {
+        return request.getHeader(HttpHeaders.ACCEPT_LANGUAGE) == null ? Region.USUAL : Region.of(request.getLocale());
+    }
+
     @PostMapping("/sign-up")
     String signUp(
             @RequestParam Map<String, String> parameters,
@@ -99,7 +105,7 @@ class SignInController {
         SignUpForm form = SignUpForm.of(parameters);
         Sent sent = new Sent(SIGN_UP, form, request, response, model);
         Problems problems = new Problems();
-        Optional<Accounts.NewRider> wanted = form.read(problems);
+        Optional<Accounts.NewRider> wanted = form.read(regionOf(request), problems);
         if (wanted.isEmpty()) {
             return refused(sent, said(problems));
         }

@@ -11,6 +11,7 @@ import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.platform.wording.EmailText;
+import org.stratopneum.web.platform.wording.Region;
 
 /**
  * What a stranger typed to sign up. The password is read but never shown again.
@@ -46,8 +47,12 @@ record SignUpForm(String name, String password, String email, String zone, Strin
         return carried;
     }
 
-    /** Reads the form; faults go to {@code problems}, and then there is nobody. */
-    Optional<Accounts.NewRider> read(Problems problems) {
+    /**
+     * Reads the form; faults go to {@code problems}, and then there is nobody.
+     *
+     * @param region of their browser
+     */
+    Optional<Accounts.NewRider> read(Region region, Problems problems) {
         Optional<AccountName> accountName = AccountName.of(name);
         if (accountName.isEmpty()) {
             problems.add(Problem.of("name", "not-a-name"));
@@ -64,7 +69,7 @@ record SignUpForm(String name, String password, String email, String zone, Strin
             return Optional.empty();
         }
         return Optional.of(new Accounts.NewRider(
-                accountName.orElseThrow(), password, address.orElse(null), zoneOrOurs(), gauge.orElseThrow()));
+                accountName.orElseThrow(), password, address.orElse(null), zoneOrOurs(), gauge.orElseThrow(), region));
     }
 
     /** The address typed into the field email, empty where nothing was; a fault where it cannot be one. */

@@ -60,7 +60,10 @@ interface ArchiveMapper {
             set zone = s.zone, pressure_unit = s.pressure_unit, mass_unit = s.mass_unit, length_unit = s.length_unit,
                 volume_unit = s.volume_unit, temperature_unit = s.temperature_unit, distance_unit = s.distance_unit,
                 theme = s.theme, letter_keys = s.letter_keys, body_kg = s.body_kg, scoop_ml = s.scoop_ml,
-                bench = coalesce(s.bench, r.bench),
+                bench = coalesce(s.bench, r.bench), dates = coalesce(s.dates, r.dates),
+                twelve_hours = coalesce(s.twelve_hours, r.twelve_hours),
+                first_day = coalesce(s.first_day, r.first_day),
+                decimal_comma = coalesce(s.decimal_comma, r.decimal_comma),
                 version = r.version + 1
             from jsonb_populate_record(null::rider, #{json}::jsonb) s
             where r.id = current_rider()

@@ -253,15 +253,21 @@ public class CsvExport {
                 ? METRES
                 : quantity == null ? null : quantity.of(rider.units()).symbol();
         return new Sheet.Column(
-                TableWords.ours("column", column) + (unit == null ? "" : " (" + unit + ")"),
-                column == CsvField.DATE
-                        ? Sheet.Type.DAY
-                        : column == CsvField.TIME
-                                ? Sheet.Type.CLOCK
-                                // several dips stand in one cell
-                                : CsvField.NUMBERS.contains(column) && column != CsvField.DEPTH
-                                        ? Sheet.Type.NUMBER
-                                        : Sheet.Type.TEXT);
+                TableWords.ours("column", column) + (unit == null ? "" : " (" + unit + ")"), type(column));
+    }
+
+    private static Sheet.Type type(Enum<?> column) {
+        if (column == CsvField.DATE) {
+            return Sheet.Type.DAY;
+        }
+        if (column == CsvField.TIME) {
+            return Sheet.Type.CLOCK;
+        }
+        // several dips stand in one cell
+        if (column == CsvField.DEPTH) {
+            return Sheet.Type.NUMBERS;
+        }
+        return CsvField.NUMBERS.contains(column) ? Sheet.Type.NUMBER : Sheet.Type.TEXT;
     }
 
     private List<String> cells(Sort sort, LogRow row, Rider rider) {
@@ -282,8 +288,8 @@ public class CsvExport {
         } else if (detail instanceof Ridden ridden) {
             cells.addAll(Arrays.asList(
                     number(ridden.distanceM() == null ? null : ridden.distanceM() / 1000, rider.distanceUnit()),
-                    ridden.climbM() == null ? "" : Numbers.upTo(ridden.climbM(), DECIMALS),
-                    ridden.minutes() == null ? "" : Numbers.upTo(ridden.minutes(), DECIMALS),
+                    ridden.climbM() == null ? "" : Numbers.plain(ridden.climbM(), DECIMALS),
+                    ridden.minutes() == null ? "" : Numbers.plain(ridden.minutes(), DECIMALS),
                     PartTable.answer(ridden.wet()),
                     ground(ridden)));
         } else {
@@ -311,12 +317,12 @@ public class CsvExport {
         Map<String, Double> shares = new TreeMap<>();
         ridden.ground().forEach((ground, share) -> shares.put(ground.name(), share));
         return shares.entrySet().stream()
-                .map(share -> share.getKey() + " " + Numbers.upTo(share.getValue() * 100, 1) + " %")
+                .map(share -> share.getKey() + " " + Numbers.plain(share.getValue() * 100, 1) + " %")
                 .collect(Collectors.joining("; "));
     }
 
     private static String number(Double value, QuantityUnit unit) {
-        return value == null ? "" : Numbers.upTo(unit.fromCore(value), DECIMALS);
+        return value == null ? "" : Numbers.plain(unit.fromCore(value), DECIMALS);
     }
 
     private static String text(String text) {

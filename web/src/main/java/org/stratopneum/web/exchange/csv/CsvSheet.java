@@ -11,8 +11,13 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.stratopneum.web.platform.wording.Region;
 
-/** A table as text: UTF-8 with its mark, by which spreadsheets know it; commas, lines ended as RFC 4180 says. */
+/**
+ * A table as text: UTF-8 with its mark, by which spreadsheets know it; commas, lines ended as RFC 4180 says. Where the rider
+ * writes 1,5, so do its numbers, and semicolons stand between cells, as spreadsheets there have it. Days are of ISO 8601,
+ * which all read alike.
+ */
 final class CsvSheet implements Sheet {
 
     private static final int BUFFER = 64 << 10;
@@ -21,28 +26,33 @@ final class CsvSheet implements Sheet {
     private static final Pattern FORMULA = Pattern.compile("'*[=+\\-@\\t\\r].*", Pattern.DOTALL);
 
     private final CSVPrinter printer;
-    private final boolean[] texts;
+    private final List<Column> columns;
+    private final boolean comma = Region.current().decimalComma();
 
     CsvSheet(OutputStream out, List<Column> columns) throws IOException {
         Writer letters = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8), BUFFER);
         letters.write('\uFEFF');
-        printer = new CSVPrinter(letters, CSVFormat.RFC4180);
-        texts = new boolean[columns.size()];
-        for (int i = 0; i < texts.length; i++) {
-            texts[i] = columns.get(i).type() == Type.TEXT;
-        }
+        printer = new CSVPrinter(
+                letters, comma ? CSVFormat.RFC4180.builder().setDelimiter(';').get() : CSVFormat.RFC4180);
+        this.columns = columns;
         printer.printRecord(columns.stream().map(Column::heading).toList());
     }
 
     @Override
     public void row(List<String> cells) throws IOException {
-        List<String> row = new ArrayList<>(cells);
-        for (int i = 0; i < texts.length; i++) {
-            if (texts[i]) {
-                row.set(i, marked(cells.get(i)));
-            }
+        List<String> row = new ArrayList<>(cells.size());
+        for (int i = 0; i < cells.size(); i++) {
+            row.add(written(columns.get(i).type(), cells.get(i)));
         }
         printer.printRecord(row);
+    }
+
+    private String written(Type type, String cell) {
+        return switch (type) {
+            case TEXT -> marked(cell);
+            case NUMBER, NUMBERS -> comma ? cell.replace('.', ',') : cell;
+            default -> cell;
+        };
     }
 
     @Override

@@ -143,7 +143,7 @@ final class PartRows {
         if (quantity == null || unit == null || unit == quantity.of(units)) {
             return number;
         }
-        return Numbers.upTo(quantity.of(units).fromCore(unit.toCore(Double.parseDouble(number))), DECIMALS);
+        return Numbers.plain(quantity.of(units).fromCore(unit.toCore(Double.parseDouble(number))), DECIMALS);
     }
 
     private static String codeOf(PartField field) {

@@ -101,6 +101,8 @@ class PartTable {
                         case SORT -> TableWords.ours("part", sort);
                         case YES_OR_NO -> text.isEmpty() ? "" : answer(text.equals(FormReader.YES));
                         case TICK -> form == null ? "" : answer(!text.isEmpty());
+                        // as a form has it, where it stands with the rider's own mark
+                        case NUMBER -> text.replace(',', '.');
                         default -> text;
                     });
         }

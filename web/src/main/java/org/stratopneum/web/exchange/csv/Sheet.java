@@ -14,7 +14,9 @@ interface Sheet extends AutoCloseable {
         /** A time of a day, such as 07:30:00. */
         CLOCK,
         /** A number with a point before its fraction. */
-        NUMBER
+        NUMBER,
+        /** Such numbers with blanks between them. */
+        NUMBERS
     }
 
     /** A column with its heading. */

@@ -63,7 +63,7 @@ final class XlsxSheet implements Sheet {
                 sheet.style(next, column).format("hh:mm:ss").set();
             }
             case NUMBER -> sheet.value(next, column, new BigDecimal(text));
-            case TEXT -> sheet.value(next, column, text);
+            case TEXT, NUMBERS -> sheet.value(next, column, text);
         }
     }
 

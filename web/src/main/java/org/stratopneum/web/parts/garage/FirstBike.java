@@ -38,7 +38,14 @@ public class FirstBike {
         }
         Rider rider = riders.self();
         Units units = draft.form().units().withPressure(rider.pressureUnit());
-        riders.change(rider.zone(), units, rider.theme(), rider.letterKeys(), rider.scoopMl(), rider.version());
+        riders.change(
+                rider.zone(),
+                units,
+                rider.theme(),
+                rider.letterKeys(),
+                rider.scoopMl(),
+                rider.region(),
+                rider.version());
         workshop.build(UUID.randomUUID(), draft.bike());
     }
 }

@@ -3,7 +3,6 @@ package org.stratopneum.web.platform.drawing;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -11,7 +10,6 @@ import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -249,16 +247,15 @@ public record HistoryBand(
                 .filter(step -> months / step <= MOST_TICKS)
                 .findFirst()
                 .orElse(240L);
-        DateTimeFormatter text = DateTimeFormatter.ofPattern(every < 12 ? "MMM yy" : "yyyy", Locale.ENGLISH);
+        String text = every < 12 ? "MMM yy" : "yyyy";
         List<Tick> ticks = new ArrayList<>();
         for (LocalDate month = begin(first, every); !month.isAfter(last); month = month.plusMonths(every)) {
             if (!month.isBefore(first)) {
-                ticks.add(new Tick(along.x(month.atStartOfDay(zone).toInstant()), text.format(month)));
+                ticks.add(new Tick(along.x(month.atStartOfDay(zone).toInstant()), DateText.as(text, month)));
             }
         }
         if (ticks.isEmpty()) {
-            ticks.add(new Tick(
-                    0, DateTimeFormatter.ofPattern("d MMM yy", Locale.ENGLISH).format(first)));
+            ticks.add(new Tick(0, DateText.date(first)));
         }
         return ticks;
     }

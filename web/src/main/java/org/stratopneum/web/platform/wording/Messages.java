@@ -2,7 +2,10 @@ package org.stratopneum.web.platform.wording;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.text.DecimalFormatSymbols;
+import java.text.MessageFormat;
 import java.util.Arrays;
+import java.util.Locale;
 import org.springframework.context.MessageSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -19,7 +22,7 @@ class Messages {
 
     @Bean
     MessageSource messageSource(ResourcePatternResolver resources) throws IOException {
-        ReloadableResourceBundleMessageSource messages = new ReloadableResourceBundleMessageSource();
+        ReloadableResourceBundleMessageSource messages = new WithMarks();
         messages.setBasenames(Arrays.stream(resources.getResources(FOLDER + "*" + ENDING))
                 .map(Resource::getFilename)
                 .map(name -> FOLDER + name.substring(0, name.length() - ENDING.length()))
@@ -29,5 +32,17 @@ class Messages {
         messages.setFallbackToSystemLocale(false);
         messages.setAlwaysUseMessageFormat(true);
         return messages;
+    }
+
+    /** Numbers that stand in a sentence have the sign U+066B for their mark, which becomes the one that the rider knows. */
+    private static final class WithMarks extends ReloadableResourceBundleMessageSource {
+
+        private static final char MARK = '\u066B';
+
+        @Override
+        protected MessageFormat createMessageFormat(String message, Locale locale) {
+            char mark = DecimalFormatSymbols.getInstance(locale).getDecimalSeparator();
+            return super.createMessageFormat(message.replace(MARK, mark), locale);
+        }
     }
 }

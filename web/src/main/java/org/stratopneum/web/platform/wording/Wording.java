@@ -8,7 +8,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class Wording {
 
-    /** Languages come later; until then numbers and texts speak the same one. */
+    /** Languages come later; the marks of numbers are the rider's already. */
     public static final Locale LOCALE = Locale.ENGLISH;
 
     private final MessageSource messages;
@@ -19,7 +19,7 @@ public class Wording {
 
     /** @throws org.springframework.context.NoSuchMessageException when the key has no text: a defect */
     public String text(String key, Object... arguments) {
-        return messages.getMessage(key, arguments, LOCALE);
+        return messages.getMessage(key, arguments, Region.current().locale());
     }
 
     /** "hookless" or "hooked"; empty where nobody looked. */

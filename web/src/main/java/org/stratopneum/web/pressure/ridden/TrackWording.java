@@ -64,9 +64,9 @@ class TrackWording {
         String newPlace = near.isPresent()
                 ? null
                 : UriComponentsBuilder.fromPath("/places/new")
-                        .queryParam("height", track.startM() == null ? "" : Numbers.upTo(track.startM(), 0))
-                        .queryParam("latitude", Numbers.upTo(track.latitudeDeg(), 5))
-                        .queryParam("longitude", Numbers.upTo(track.longitudeDeg(), 5))
+                        .queryParam("height", track.startM() == null ? "" : Numbers.plain(track.startM(), 0))
+                        .queryParam("latitude", Numbers.plain(track.latitudeDeg(), 5))
+                        .queryParam("longitude", Numbers.plain(track.longitudeDeg(), 5))
                         .toUriString();
         return new RiddenPage.FromTrack(track.id(), track.name(), said, newPlace);
     }

@@ -6,6 +6,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -18,6 +20,7 @@ import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.ProblemWording;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
 
@@ -26,6 +29,17 @@ import org.stratopneum.web.rider.Riders;
 class SettingsController {
 
     private static final String PAGE = "rider/settings/settings";
+
+    /** What is chosen of a region, with the names of its choices. */
+    private static final Map<String, List<String>> REGION = new TreeMap<>(Map.of(
+            "dates", names(Region.Dates.values()),
+            "decimal", List.of("POINT", "COMMA"),
+            "hours", List.of("TO_24", "TO_12"),
+            "week", List.of("MONDAY", "SUNDAY", "SATURDAY")));
+
+    private static List<String> names(Enum<?>[] values) {
+        return Stream.of(values).map(Enum::name).toList();
+    }
 
     private final Riders riders;
     private final ProblemWording problemWording;
@@ -57,7 +71,14 @@ class SettingsController {
                     model);
         }
         SettingsForm.Chosen found = chosen.get();
-        riders.change(found.zone(), found.units(), found.theme(), found.letterKeys(), found.scoopMl(), version);
+        riders.change(
+                found.zone(),
+                found.units(),
+                found.theme(),
+                found.letterKeys(),
+                found.scoopMl(),
+                found.region(),
+                version);
         return "redirect:/settings?done=yes";
     }
 
@@ -73,6 +94,7 @@ class SettingsController {
         model.addAttribute("form", form);
         model.addAttribute("choices", choices());
         model.addAttribute("themes", Rider.Theme.values());
+        model.addAttribute("region", REGION);
         model.addAttribute(
                 "zones", ZoneId.getAvailableZoneIds().stream().sorted().toList());
         return PAGE;

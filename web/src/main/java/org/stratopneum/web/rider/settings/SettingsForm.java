@@ -1,6 +1,7 @@
 package org.stratopneum.web.rider.settings;
 
 import java.time.DateTimeException;
+import java.time.DayOfWeek;
 import java.time.ZoneId;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +11,7 @@ import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.QuantityText;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.platform.wording.Units;
 import org.stratopneum.web.rider.Rider;
 
@@ -18,8 +20,20 @@ final class SettingsForm {
 
     private SettingsForm() {}
 
+    /** How hours are counted. */
+    enum Hours {
+        TO_24,
+        TO_12
+    }
+
+    /** What stands before a fraction. */
+    enum Decimal {
+        POINT,
+        COMMA
+    }
+
     /** What was chosen. */
-    record Chosen(String zone, Units units, Rider.Theme theme, boolean letterKeys, Double scoopMl) {}
+    record Chosen(String zone, Units units, Rider.Theme theme, boolean letterKeys, Double scoopMl, Region region) {}
 
     static Map<String, String> texts(Rider rider) {
         Map<String, String> texts = new TreeMap<>();
@@ -33,6 +47,10 @@ final class SettingsForm {
         texts.put("theme", rider.theme().name());
         texts.put("letterKeys", rider.letterKeys() ? "on" : "");
         texts.put("scoop", QuantityText.typed(rider.scoopMl(), rider.volumeUnit()));
+        texts.put("dates", rider.dates().name());
+        texts.put("hours", rider.twelveHours() ? Hours.TO_12.name() : Hours.TO_24.name());
+        texts.put("week", rider.firstDay().name());
+        texts.put("decimal", rider.decimalComma() ? Decimal.COMMA.name() : Decimal.POINT.name());
         texts.put("version", String.valueOf(rider.version()));
         return texts;
     }
@@ -51,6 +69,11 @@ final class SettingsForm {
         Optional<RiderUnit> temperature = unit(reader, "temperature", RiderUnit.Kind.TEMPERATURE);
         Optional<RiderUnit> distance = unit(reader, "distance", RiderUnit.Kind.DISTANCE);
         Optional<Rider.Theme> theme = required(reader, "theme", Rider.Theme.class);
+        Optional<Region.Dates> dates = chosen(reader, "dates", Region.Dates.class, before.dates());
+        Optional<Hours> hours = chosen(reader, "hours", Hours.class, before.twelveHours() ? Hours.TO_12 : Hours.TO_24);
+        Optional<DayOfWeek> week = chosen(reader, "week", DayOfWeek.class, before.firstDay());
+        Optional<Decimal> decimal =
+                chosen(reader, "decimal", Decimal.class, before.decimalComma() ? Decimal.COMMA : Decimal.POINT);
         Optional<Double> scoop = reader.quantity("scoop", Rider.SCOOP_ML, before.volumeUnit(), before.scoopMl());
         if (!reader.problems().isEmpty()) {
             return Optional.empty();
@@ -63,7 +86,16 @@ final class SettingsForm {
                 temperature.orElseThrow(),
                 distance.orElseThrow());
         return Optional.of(new Chosen(
-                reader.text("zone"), units, theme.orElseThrow(), reader.ticked("letterKeys"), scoop.orElse(null)));
+                reader.text("zone"),
+                units,
+                theme.orElseThrow(),
+                reader.ticked("letterKeys"),
+                scoop.orElse(null),
+                new Region(
+                        dates.orElseThrow(),
+                        hours.orElseThrow() == Hours.TO_12,
+                        week.orElseThrow(),
+                        decimal.orElseThrow() == Decimal.COMMA)));
     }
 
     private static void zone(FormReader reader) {
@@ -81,6 +113,11 @@ final class SettingsForm {
             return Optional.empty();
         }
         return unit;
+    }
+
+    /** What was before where nothing was chosen. */
+    private static <E extends Enum<E>> Optional<E> chosen(FormReader reader, String field, Class<E> type, E before) {
+        return reader.isBlank(field) ? Optional.of(before) : reader.choice(field, type);
     }
 
     private static <E extends Enum<E>> Optional<E> required(FormReader reader, String field, Class<E> type) {

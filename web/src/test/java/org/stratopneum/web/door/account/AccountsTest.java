@@ -21,6 +21,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.RiderPrincipal;
 import org.stratopneum.web.rider.activity.Caller;
@@ -195,7 +196,8 @@ class AccountsTest {
                                 PASSWORD,
                                 null,
                                 "Europe/Vienna",
-                                PressureUnit.BAR),
+                                PressureUnit.BAR,
+                                Region.USUAL),
                         caller)
                 .in();
     }

@@ -16,6 +16,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.platform.fault.BusyException;
 import org.stratopneum.web.platform.guard.Guard;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.rider.RiderMapper;
 import org.stratopneum.web.rider.activity.Activity;
 import org.stratopneum.web.rider.activity.Caller;
@@ -25,7 +26,12 @@ class CountedBeforeHashingTest {
 
     private static final Caller CALLER = new Caller("X11; Linux", "192.0.2.7");
     private static final Accounts.NewRider WANTED = new Accounts.NewRider(
-            AccountName.of("Ilse").orElseThrow(), "gneiss teapot umlaut", null, "Europe/Vienna", PressureUnit.BAR);
+            AccountName.of("Ilse").orElseThrow(),
+            "gneiss teapot umlaut",
+            null,
+            "Europe/Vienna",
+            PressureUnit.BAR,
+            Region.USUAL);
 
     private final AccountMapper mapper = Mockito.mock(AccountMapper.class);
     private final Guard guard = Mockito.mock(Guard.class);

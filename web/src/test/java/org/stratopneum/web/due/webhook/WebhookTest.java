@@ -93,7 +93,9 @@ class WebhookTest {
         mac.init(new javax.crypto.spec.SecretKeySpec(Base64.getUrlDecoder().decode(secret.group(1)), "HmacSHA256"));
         String signed = letter.id() + "." + letter.moment() + "." + letter.body();
         assertThat(letter.signature())
-                .isEqualTo("v1," + Base64.getEncoder().encodeToString(mac.doFinal(signed.getBytes("UTF-8"))));
+                .isEqualTo("v1,"
+                        + Base64.getEncoder()
+                                .encodeToString(mac.doFinal(signed.getBytes(java.nio.charset.StandardCharsets.UTF_8))));
         assertThat(Duration.between(Instant.ofEpochSecond(Long.parseLong(letter.moment())), Instant.now()))
                 .isLessThan(Duration.ofMinutes(1));
         assertThat(guest.get("/webhooks").body()).contains("the signature is right", "received ");

@@ -1,0 +1,44 @@
+package org.stratopneum.web.rider;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.Locale;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.servlet.LocaleResolver;
+import org.stratopneum.web.platform.wording.Region;
+
+/**
+ * How days and numbers are written in a request: as its rider has it, once they are known, and as usual until then. Nothing
+ * of it is left for the next request of the same thread.
+ */
+@Component("localeResolver")
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class RegionOfRequest extends OncePerRequestFilter implements LocaleResolver {
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        Region.use(null);
+        try {
+            chain.doFilter(request, response);
+        } finally {
+            Region.use(null);
+        }
+    }
+
+    @Override
+    public Locale resolveLocale(HttpServletRequest request) {
+        return Region.current().locale();
+    }
+
+    @Override
+    public void setLocale(HttpServletRequest request, HttpServletResponse response, Locale locale) {
+        throw new UnsupportedOperationException("chosen in the settings");
+    }
+}
