@@ -157,9 +157,14 @@ class OwnershipWalkTest {
         new Guest(site).post("/sign-in", Map.of("name", owner.name(), "password", Guest.PASSWORD));
         ids.put("devices", owner.ids("/account", "/devices/").get(0));
         ids.put("tokens", owner.ids("/tokens", "/tokens/").get(0));
-        ids.put(
-                "imports",
-                Sent.table(owner, "date,rear psi\n2025-04-03,21\n").path().substring("/imports/".length()));
+        // with a row to mend
+        Sent sent = Sent.table(owner, "date,rear psi\n2025-04-03,21\n2025-04-04,x\n");
+        sent.press("check");
+        ids.put("imports", sent.path().substring("/imports/".length()));
+        Matcher receiver = Pattern.compile("name=\"url\" value=\"(http[^\"]+)\"")
+                .matcher(owner.get("/webhooks").body());
+        assertThat(receiver.find()).isTrue();
+        ids.put("webhooks", added(owner, "/webhooks", Map.of("url", receiver.group(1))));
         ids.put("wheelsets", owner.ids("/garage", "/wheelsets/").get(0));
         return ids;
     }
@@ -187,7 +192,8 @@ class OwnershipWalkTest {
         List<Step> steps = new ArrayList<>();
         for (RequestMappingInfo route : routes) {
             for (String pattern : route.getPatternValues()) {
-                if (pattern.contains("{")) {
+                // what tokens open is walked with them, and a form of a table is nobody's
+                if (pattern.contains("{") && !pattern.startsWith("/api/") && !pattern.contains("{form:")) {
                     String kind = pattern.split("/")[1];
                     assertThat(ids).as("an id for " + pattern).containsKey(kind);
                     String path = pattern.replaceAll("\\{[^}]+}", ids.get(kind));
