@@ -90,9 +90,18 @@ public class LogIntake {
     /** How many of some ids are those of entries. */
     @Transactional(readOnly = true)
     public int countAmong(Collection<UUID> ids) {
-        return ids.isEmpty()
-                ? 0
-                : mapper.countAmong(ids.stream().map(UUID::toString).collect(Collectors.joining(",", "{", "}")));
+        return ids.isEmpty() ? 0 : mapper.countAmong(array(ids));
+    }
+
+    /** How many of some ids are those of entries that are struck through. */
+    @Transactional(readOnly = true)
+    public int countStruck(Collection<UUID> ids) {
+        return ids.isEmpty() ? 0 : mapper.countStruck(array(ids));
+    }
+
+    /** As PostgreSQL writes it. */
+    private static String array(Collection<UUID> ids) {
+        return ids.stream().map(UUID::toString).collect(Collectors.joining(",", "{", "}"));
     }
 
     private Taken taken(LogEntry entry) {

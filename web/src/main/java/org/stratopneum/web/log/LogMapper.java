@@ -39,6 +39,18 @@ public interface LogMapper {
             "select count(*) from unnest(#{ids}::uuid[]) i(id) join log_entry e on e.owner = current_rider() and e.id = i.id")
     int countAmong(String ids);
 
+    /**
+     * How many of some ids are entries that were struck through and stand so.
+     *
+     * @param ids as PostgreSQL writes an array
+     */
+    @Select("""
+            select count(*) from unnest(#{ids}::uuid[]) i(id)
+              join log_entry s on s.owner = current_rider() and s.supersedes = i.id and s.struck
+            where not exists (select 1 from log_entry u where u.owner = s.owner and u.supersedes = s.id)
+            """)
+    int countStruck(String ids);
+
     /** Appends those of a list of entries that are not there yet, in their order; the number of them. */
     int appendAll(String list);
 

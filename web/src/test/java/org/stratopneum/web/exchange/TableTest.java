@@ -100,6 +100,10 @@ class TableTest {
         assertThat(guest.ids("/log?topic=READINGS&deleted=on", "/log/"))
                 .as("struck through, still readable")
                 .hasSize(5);
+        assertThat(Sent.table(guest, NOTES).press("bring-in"))
+                .as("what is struck through stays so, and that is said")
+                .contains("0 new", "5 of these entries were imported before and deleted since");
+        assertThat(guest.ids("/log?topic=READINGS", "/log/")).isEmpty();
         assertThat(guest.post(sent.path() + "/undo", Map.of()).statusCode()).isEqualTo(409);
         assertThat(sent.press("redo")).contains("id=\"done\"");
         assertThat(guest.ids("/log?topic=READINGS", "/log/")).hasSize(5);

@@ -203,12 +203,17 @@ final class CsvGuess {
 
     /** The only order in which all are dates; where two are, the one in which they do not jump; else open. */
     static DateOrder order(List<String> dates) {
-        Set<DateOrder> orders = DateOrder.of(dates);
+        List<String> others =
+                dates.stream().filter(date -> !DateOrder.isIso(date)).toList();
+        if (others.isEmpty() && !DateOrder.of(dates).isEmpty()) {
+            return DateOrder.YMD;
+        }
+        Set<DateOrder> orders = DateOrder.of(others);
         if (orders.size() == 1) {
             return orders.iterator().next();
         }
         List<DateOrder> steady =
-                orders.stream().filter(order -> isSteady(order, dates)).toList();
+                orders.stream().filter(order -> isSteady(order, others)).toList();
         return steady.size() == 1 ? steady.get(0) : null;
     }
 

@@ -182,6 +182,7 @@ class CsvImporter implements Importer {
         private final CsvRows rows;
         private final ImportProgress progress;
         private final Set<UUID> bikes = new HashSet<>();
+        private int struck;
         private final LongHashSet counted = new LongHashSet();
         private final List<LogEntry> batch = new ArrayList<>();
 
@@ -204,6 +205,10 @@ class CsvImporter implements Importer {
             if (progress.fine() && !batch.isEmpty()) {
                 int added = progress.dry() ? countNew() : intake.addNew(batch);
                 progress.count(added, batch.size() - added);
+                if (added < batch.size()) {
+                    struck +=
+                            intake.countStruck(batch.stream().map(LogEntry::id).toList());
+                }
                 batch.stream()
                         .filter(entry -> LogKind.LEARNING.contains(entry.kind()))
                         .forEach(entry -> bikes.add(entry.subject().bikeId()));
@@ -226,6 +231,9 @@ class CsvImporter implements Importer {
 
         @Override
         public void end() {
+            if (struck > 0) {
+                progress.note(wording.text("import.struck", struck));
+            }
             if (progress.fine() && !progress.dry()) {
                 intake.announce(bikes);
             }

@@ -20,6 +20,8 @@ enum DateOrder {
     private static final Pattern DATE =
             Pattern.compile("(\\d{1,4})[.\\-/ ]+(\\d{1,2})[.\\-/ ]+(\\d{1,4})\\.?(?:[T ,].*)?");
 
+    private static final Pattern ISO = Pattern.compile("\\d{4}-\\d{2}-\\d{2}(?:[T ].*)?");
+
     private static final int FIRST_YEAR = 1990;
     private static final int LAST_YEAR = 2200;
     private static final int SHORT_YEAR = 100;
@@ -33,6 +35,11 @@ enum DateOrder {
         this.year = year;
         this.month = month;
         this.day = day;
+    }
+
+    /** Whether a day is written as ISO 8601 has it, perhaps with a time. */
+    static boolean isIso(String text) {
+        return ISO.matcher(text.strip()).matches();
     }
 
     /** The day that is written so; empty where there is none. */

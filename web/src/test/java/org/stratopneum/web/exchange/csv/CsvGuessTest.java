@@ -46,6 +46,8 @@ class CsvGuessTest {
                 "1/2/2025, 1/3/2025; ",
                 "1/2/2025, 5/2/2025, 3/3/2025, 9/3/2025; DMY",
                 "2/1/2025, 2/5/2025, 3/3/2025, 3/9/2025; MDY",
+                "3.4.2025, 2025-04-04T10:00:00Z, 30.4.2025; DMY",
+                "2025-13-01, 2025-04-04; ",
                 "yesterday, 3.4.2025; "
             })
     void theOrderOfADateIsToldOrLeftOpen(String dates, String order) {
