@@ -148,19 +148,44 @@ const LOOKS = [
   "font-size",
   "font-weight",
   "text-anchor",
+  "paint-order",
+  "stroke-linejoin",
+  "stroke-opacity",
+  "vector-effect",
   "opacity",
 ];
 
-const alone = (svg) => {
-  const copy = svg.cloneNode(true);
-  const from = [svg, ...svg.querySelectorAll("*")];
+const URL_OF = /url\(".*#(.*?)"\)/;
+
+/** A copy with its looks in it; what it is filled with is named in `wanted`. */
+const dressed = (original, wanted) => {
+  const copy = original.cloneNode(true);
+  const from = [original, ...original.querySelectorAll("*")];
   [copy, ...copy.querySelectorAll("*")].forEach((element, i) => {
     const looks = getComputedStyle(from[i]);
-    LOOKS.forEach((name) => element.style.setProperty(name, looks.getPropertyValue(name)));
+    for (const name of LOOKS) {
+      const look = looks.getPropertyValue(name);
+      const named = URL_OF.exec(look);
+      if (named !== null) {
+        wanted.add(named[1]);
+      }
+      element.style.setProperty(name, look.replace(URL_OF, "url(#$1)"));
+    }
     element.removeAttribute("class");
     element.removeAttribute("tabindex");
   });
-  copy.style.setProperty("background", getComputedStyle(document.body).backgroundColor);
+  return copy;
+};
+
+const alone = (svg) => {
+  const wanted = new Set();
+  const copy = dressed(svg, wanted);
+  const defs = document.createElementNS(SVG, "defs");
+  for (const id of wanted) {
+    defs.append(dressed(document.getElementById(id), new Set()));
+  }
+  copy.prepend(defs);
+  copy.style.setProperty("background", getComputedStyle(document.documentElement).backgroundColor);
   copy.setAttribute("xmlns", SVG);
   for (const link of copy.querySelectorAll("a")) {
     link.setAttribute("href", new URL(link.getAttribute("href"), document.baseURI));
@@ -171,7 +196,7 @@ const alone = (svg) => {
 for (const svg of document.querySelectorAll("svg:has(.spot)")) {
   const save = document.createElement("button");
   save.type = "button";
-  save.className = "btn soft slim no-print";
+  save.className = "btn soft slim no-print chart-save";
   save.textContent = document.documentElement.dataset.saveChart;
   save.addEventListener("click", () => {
     const link = document.createElement("a");

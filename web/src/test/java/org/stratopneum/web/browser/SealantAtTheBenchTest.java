@@ -50,6 +50,7 @@ class SealantAtTheBenchTest {
                     .as("what to add")
                     .matches("\\d+");
             assertThat(phone.all("figure .milk")).as("in the section").hasSize(1);
+            aChartStandsByItself(phone);
 
             phone.click("#care summary");
             new Select(phone.find("#plan")).selectByVisibleText("by the calendar, every few months");
@@ -60,6 +61,19 @@ class SealantAtTheBenchTest {
             assertThat(phone.text("main")).contains("Saved");
             assertThat(phone.sidewaysScroll()).isZero();
         }
+    }
+
+    /** What is saved is XML, holds its words and what it is filled with, and no class of the page. */
+    private static void aChartStandsByItself(Browser phone) {
+        phone.driver().executeScript("URL.createObjectURL = (blob) => { window.saved = blob; return '#'; };");
+        phone.click(".chart-save");
+        Object saved = phone.driver()
+                .executeAsyncScript("const done = arguments[0]; window.saved.text().then((text) => {"
+                        + " const tree = new DOMParser().parseFromString(text, 'image/svg+xml');"
+                        + " const ids = [...text.matchAll(/url\\(#(.*?)\\)/g)].map((one) => one[1]);"
+                        + " done([tree.documentElement.nodeName, text.includes('check by'), text.includes('class='),"
+                        + " ids.every((id) => tree.getElementById(id) !== null)].join(' ')); });");
+        assertThat(saved).isEqualTo("svg true false true");
     }
 
     @Test

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
@@ -16,6 +17,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.stratopneum.web.platform.wording.DateText;
+import org.stratopneum.web.platform.wording.Region;
 
 /**
  * A life along the calendar, lane by lane: what was fitted, what was ridden, what was read, sealant, holes, tread. What
@@ -165,8 +167,9 @@ public record HistoryBand(
         Map<LocalDate, Double> sums = new TreeMap<>();
         rides.stream().filter(ride -> along.has(ride.at)).forEach(ride -> {
             LocalDate day = LocalDate.ofInstant(ride.at, zone);
-            LocalDate first =
-                    step == Step.WEEK ? day.minusDays(day.getDayOfWeek().getValue() - 1L) : day.withDayOfMonth(1);
+            LocalDate first = step == Step.WEEK
+                    ? day.with(TemporalAdjusters.previousOrSame(Region.current().firstDay()))
+                    : day.withDayOfMonth(1);
             sums.merge(first, ride.size, Double::sum);
         });
         double most =
