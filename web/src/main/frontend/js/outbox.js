@@ -320,9 +320,17 @@ for (const form of document.querySelectorAll('form[action="/sign-out"]')) {
 window.addEventListener("online", () => send());
 
 if ("serviceWorker" in navigator) {
-  navigator.serviceWorker.register("/worker.js").catch(() => {
-    // a browser that keeps nothing shows the pages as ever
-  });
+  navigator.serviceWorker
+    .register("/worker.js")
+    .then(() => navigator.serviceWorker.ready)
+    .then((registration) => {
+      if (!navigator.serviceWorker.controller) {
+        registration.active.postMessage("answer me");
+      }
+    })
+    .catch(() => {
+      // a browser that keeps nothing shows the pages as ever
+    });
 }
 
 keepFresh().catch(() => {

@@ -9,6 +9,21 @@ const PAGE = "/trailside";
 const OTHERS = "/offline";
 const RULES = "/trailside/rules.json";
 const PATIENCE_MS = 4000;
+const ATTEMPTS = 4;
+
+// As nobody: what is kept is the same for every rider. A server that has its hands full is asked again.
+async function brought(url) {
+  for (let attempt = 1; ; attempt++) {
+    const answer = await fetch(url, { credentials: "omit", cache: "no-cache" }).catch(() => null);
+    if (answer?.ok) {
+      return answer;
+    }
+    if (attempt === ATTEMPTS) {
+      throw new Error(`${url} cannot be had`);
+    }
+    await new Promise((go) => setTimeout(go, attempt * 1000));
+  }
+}
 
 self.addEventListener("install", (event) => {
   event.waitUntil(
@@ -16,12 +31,7 @@ self.addEventListener("install", (event) => {
       const cache = await caches.open(KEPT);
       await Promise.all(
         [PAGE, OTHERS, RULES, ...PARTS].map(async (url) => {
-          // as nobody: what is kept is the same for every rider
-          const answer = await fetch(url, { credentials: "omit", cache: "no-cache" });
-          if (!answer.ok) {
-            throw new Error(`${url} answered ${answer.status}`);
-          }
-          await cache.put(url, answer);
+          await cache.put(url, await brought(url));
         }),
       );
       await self.skipWaiting();
@@ -41,6 +51,9 @@ self.addEventListener("activate", (event) => {
     })(),
   );
 });
+
+// A page that was loading while this worker took the others over asks for itself.
+self.addEventListener("message", (event) => event.waitUntil(self.clients.claim()));
 
 // A bar of signal that carries nothing is no signal.
 async function inTime(request) {
