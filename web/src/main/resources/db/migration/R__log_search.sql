@@ -11,9 +11,10 @@ create or replace function entries_with(asked text, most integer) returns uuid[]
 declare
   found uuid[];
   share double precision;
+  wanted tsquery := plainto_tsquery(stems_of_rider()::regconfig, asked);
 begin
   select exp(sum(ln(coalesce(known.share, 0.00001)))) into share
-  from unnest(tsvector_to_array(to_tsvector('english', asked))) as word
+  from unnest(tsvector_to_array(to_tsvector(stems_of_rider()::regconfig, asked))) as word
   left join (
     select u.word, u.share
     from pg_stats s, unnest(s.most_common_elems::text::text[], s.most_common_elem_freqs) as u(word, share)
@@ -22,7 +23,7 @@ begin
   if share > 0.01 then return null; end if;
   select array_agg(e.id) into found from (
     select id from log_entry
-    where owner = current_rider() and lexemes @@ plainto_tsquery('english', asked) limit most + 1) e;
+    where owner = current_rider() and lexemes @@ wanted limit most + 1) e;
   if cardinality(found) > most then return null; end if;
   return coalesce(found, '{}');
 end
@@ -62,7 +63,7 @@ begin
                              before_sequence);
   end if;
   for term in select value from jsonb_array_elements(terms) loop
-    wanted := plainto_tsquery('english', term ->> 'words');
+    wanted := plainto_tsquery(stems_of_rider()::regconfig, term ->> 'words');
     -- words that every text has
     continue when numnode(wanted) = 0;
     has := format('e.lexemes @@ %L::tsquery', wanted::text);

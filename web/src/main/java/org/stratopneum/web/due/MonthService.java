@@ -14,7 +14,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Region;
-import org.stratopneum.web.platform.wording.Wording;
 
 /** Lays what is due over a month; what was due before stands on today. */
 @Service
@@ -55,7 +54,7 @@ class MonthService {
                 month.minusMonths(1).toString(),
                 month.plusMonths(1).toString(),
                 region.week().stream()
-                        .map(day -> day.getDisplayName(TextStyle.SHORT, Wording.LOCALE))
+                        .map(day -> day.getDisplayName(TextStyle.SHORT, region.words()))
                         .toList(),
                 weeks,
                 byDay.keySet().stream().noneMatch(day -> YearMonth.from(day).equals(month)));

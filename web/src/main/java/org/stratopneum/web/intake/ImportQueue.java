@@ -12,6 +12,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.RiderPrincipal;
+import org.stratopneum.web.rider.Riders;
 
 /**
  * Files that wait to be read. Of each rider one is read at a time; the others of theirs go to the end of the line, so that
@@ -33,20 +34,23 @@ class ImportQueue {
     }
 
     @Bean
-    CustomTask<Void> readingOfFiles(ImportWorker worker) {
+    CustomTask<Void> readingOfFiles(ImportWorker worker, Riders riders) {
         return Tasks.custom(NAME, Void.class)
                 .onFailureReschedule(AFTER_A_FAULT)
                 .onDeadExecutionRevive()
-                .execute((place, context) -> read(worker, place.getId().split(" "), context));
+                .execute((place, context) -> read(worker, riders, place.getId().split(" "), context));
     }
 
-    private static CompletionHandler<Void> read(ImportWorker worker, String[] place, ExecutionContext context) {
-        ImportWorker.Outcome outcome = CurrentRider.askAs(
-                new RiderPrincipal(UUID.fromString(place[0]), false),
-                () -> worker.read(
-                        UUID.fromString(place[1]),
-                        Integer.parseInt(place[2]),
-                        () -> context.getSchedulerState().isShuttingDown()));
+    private static CompletionHandler<Void> read(
+            ImportWorker worker, Riders riders, String[] place, ExecutionContext context) {
+        ImportWorker.Outcome outcome = CurrentRider.askAs(new RiderPrincipal(UUID.fromString(place[0]), false), () -> {
+            // what is found is told in their words
+            riders.find();
+            return worker.read(
+                    UUID.fromString(place[1]),
+                    Integer.parseInt(place[2]),
+                    () -> context.getSchedulerState().isShuttingDown());
+        });
         return outcome == ImportWorker.Outcome.ENDED
                 ? new CompletionHandler.OnCompleteRemove<>()
                 : new CompletionHandler.OnCompleteReschedule<>(LATER);

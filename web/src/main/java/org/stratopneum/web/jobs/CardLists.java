@@ -17,6 +17,7 @@ import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.wording.DateText;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.Riders;
@@ -138,8 +139,9 @@ class CardLists {
 
     /** Whether every word that is looked for stands in the name of a job, or in what it is for. */
     private static boolean matches(JobsPage.Choice job, String search) {
-        String text = (job.name() + " " + job.what()).toLowerCase(Wording.LOCALE);
-        return Stream.of(search.toLowerCase(Wording.LOCALE).strip().split("\\s+"))
+        String text =
+                (job.name() + " " + job.what()).toLowerCase(Region.current().words());
+        return Stream.of(search.toLowerCase(Region.current().words()).strip().split("\\s+"))
                 .allMatch(text::contains);
     }
 

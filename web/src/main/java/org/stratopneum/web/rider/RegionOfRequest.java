@@ -11,20 +11,28 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.servlet.LocaleResolver;
+import org.stratopneum.web.platform.wording.Languages;
 import org.stratopneum.web.platform.wording.Region;
 
 /**
- * How days and numbers are written in a request: as its rider has it, once they are known, and as usual until then. Nothing
+ * How days and numbers are written in a request: as its rider has it, once they are known, and until then as usual, in
+ * the language of the browser. Nothing
  * of it is left for the next request of the same thread.
  */
 @Component("localeResolver")
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class RegionOfRequest extends OncePerRequestFilter implements LocaleResolver {
 
+    private final Languages languages;
+
+    RegionOfRequest(Languages languages) {
+        this.languages = languages;
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        Region.use(null);
+        Region.use(Region.USUAL.in(languages.of(request.getLocale())));
         try {
             chain.doFilter(request, response);
         } finally {

@@ -21,6 +21,7 @@ import org.stratopneum.web.platform.wording.Units;
  * @param twelveHours whether hours are counted to twelve
  * @param firstDay of a week
  * @param decimalComma whether a comma stands before a fraction
+ * @param language in which they read, as BCP 47 names it
  * @param demoDay day to which the demo's entries were last moved; null for everybody else
  */
 public record Rider(
@@ -41,6 +42,7 @@ public record Rider(
         boolean twelveHours,
         DayOfWeek firstDay,
         boolean decimalComma,
+        String language,
         LocalDate demoDay,
         int version) {
 
@@ -80,6 +82,7 @@ public record Rider(
                 region.twelveHours(),
                 region.firstDay(),
                 region.decimalComma(),
+                region.language(),
                 null,
                 0);
     }
@@ -104,6 +107,7 @@ public record Rider(
                 twelveHours,
                 firstDay,
                 decimalComma,
+                language,
                 day,
                 version);
     }
@@ -113,7 +117,7 @@ public record Rider(
     }
 
     public Region region() {
-        return new Region(dates, twelveHours, firstDay, decimalComma);
+        return new Region(dates, twelveHours, firstDay, decimalComma, language);
     }
 
     public ZoneId zoneId() {

@@ -19,17 +19,18 @@ public interface RiderMapper {
 
     @Select("""
             select id, name, zone, pressure_unit, mass_unit, length_unit, volume_unit, temperature_unit, distance_unit,
-                   theme, letter_keys, body_kg, scoop_ml, dates, twelve_hours, first_day, decimal_comma, demo_day, version
+                   theme, letter_keys, body_kg, scoop_ml, dates, twelve_hours, first_day, decimal_comma, language,
+                   demo_day, version
             from rider where id = current_rider()
             """)
     Optional<Rider> self();
 
     @Insert("""
             insert into rider (id, name, zone, pressure_unit, mass_unit, body_kg, dates, twelve_hours, first_day,
-                               decimal_comma, demo_day, created_at)
+                               decimal_comma, language, demo_day, created_at)
             values (#{rider.id}, #{rider.name}, #{rider.zone}, #{rider.pressureUnit}, #{rider.massUnit},
                     #{rider.bodyKg}, #{rider.dates}, #{rider.twelveHours}, #{rider.firstDay}, #{rider.decimalComma},
-                    #{rider.demoDay}, #{at})
+                    #{rider.language}, #{rider.demoDay}, #{at})
             """)
     void insert(Rider rider, Instant at);
 
@@ -47,7 +48,7 @@ public interface RiderMapper {
                 temperature_unit = #{units.temperature}, distance_unit = #{units.distance}, theme = #{theme},
                 letter_keys = #{letterKeys}, scoop_ml = #{scoopMl}, dates = #{region.dates},
                 twelve_hours = #{region.twelveHours}, first_day = #{region.firstDay},
-                decimal_comma = #{region.decimalComma}, version = version + 1
+                decimal_comma = #{region.decimalComma}, language = #{region.language}, version = version + 1
             where id = current_rider() and version = #{version}
             """)
     int change(

@@ -8,6 +8,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.platform.fault.ChangedMeanwhileException;
 import org.stratopneum.web.platform.fault.NotThereException;
+import org.stratopneum.web.platform.wording.Languages;
 import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.platform.wording.Units;
 
@@ -16,10 +17,12 @@ import org.stratopneum.web.platform.wording.Units;
 public class Riders {
 
     private final RiderMapper mapper;
+    private final Languages languages;
     private final TransactionTemplate asking;
 
-    Riders(RiderMapper mapper, PlatformTransactionManager transactions) {
+    Riders(RiderMapper mapper, Languages languages, PlatformTransactionManager transactions) {
         this.mapper = mapper;
+        this.languages = languages;
         this.asking = new TransactionTemplate(transactions);
         asking.setReadOnly(true);
     }
@@ -37,7 +40,7 @@ public class Riders {
             return found;
         });
         // whatever is written from here is for them
-        rider.map(Rider::region).ifPresent(Region::use);
+        rider.map(Rider::region).map(languages::spoken).ifPresent(Region::use);
         return rider;
     }
 

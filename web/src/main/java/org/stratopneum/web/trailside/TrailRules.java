@@ -3,6 +3,7 @@ package org.stratopneum.web.trailside;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.ResourceBundle;
 import java.util.TreeMap;
@@ -173,7 +174,7 @@ class TrailRules {
 
     /** Placeholders stay as they are, for the device to fill. */
     private Map<String, String> interfaceWords() {
-        return ResourceBundle.getBundle("messages/trail", Wording.LOCALE).keySet().stream()
+        return ResourceBundle.getBundle("messages/trail", Locale.ROOT).keySet().stream()
                 .filter(key -> key.startsWith(UI))
                 .collect(Collectors.toMap(
                         key -> key.substring(UI.length()),

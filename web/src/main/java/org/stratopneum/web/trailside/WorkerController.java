@@ -13,6 +13,7 @@ import org.springframework.util.StreamUtils;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.resource.ResourceUrlProvider;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.platform.wording.Wording;
 
 /** What makes the site one that a phone can keep: the worker that answers without signal, and the manifest. */
@@ -87,7 +88,7 @@ class WorkerController {
                         Map.entry("name", wording.text("site.name")),
                         Map.entry("short_name", wording.text("site.name")),
                         Map.entry("description", wording.text("welcome.text")),
-                        Map.entry("lang", "en"),
+                        Map.entry("lang", Region.current().language()),
                         Map.entry("categories", List.of("sports", "utilities")),
                         Map.entry("id", "/"),
                         Map.entry("start_url", "/"),

@@ -3,6 +3,7 @@ package org.stratopneum.web.wheel;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -201,7 +202,7 @@ class WheelService {
     private WheelPage.Reading reading(Ask ask, ReadingForm typed) {
         ReadingForm form = typed == null ? ReadingForm.empty(ask.rider.units()) : typed;
         WheelPosition position = ask.known.place().position();
-        String field = position.name().toLowerCase(Wording.LOCALE);
+        String field = position.name().toLowerCase(Locale.ROOT);
         return new WheelPage.Reading(
                 form,
                 form.entryId(position),

@@ -93,7 +93,9 @@ class SignInController {
 
     /** As is usual where their browser says it is from. */
     private static Region regionOf(HttpServletRequest request) {
-        return request.getHeader(HttpHeaders.ACCEPT_LANGUAGE) == null ? Region.USUAL : Region.of(request.getLocale());
+        return request.getHeader(HttpHeaders.ACCEPT_LANGUAGE) == null
+                ? Region.USUAL
+                : Region.of(request.getLocale(), Region.current().language());
     }
 
     @PostMapping("/sign-up")

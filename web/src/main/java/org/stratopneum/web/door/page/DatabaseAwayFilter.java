@@ -8,7 +8,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
 import java.sql.SQLTransientConnectionException;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.slf4j.Logger;
@@ -21,6 +20,7 @@ import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.platform.wording.Wording;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
@@ -126,8 +126,8 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
             return;
         }
         response.setContentType(MediaType.TEXT_HTML_VALUE);
-        Context context =
-                new Context(Locale.ENGLISH, Map.of("title", wording.text(why), "again", request.getRequestURI()));
+        Context context = new Context(
+                Region.current().words(), Map.of("title", wording.text(why), "again", request.getRequestURI()));
         response.getWriter().write(templates.process("door/page/database-away", context));
     }
 }

@@ -58,12 +58,11 @@ class Headlines {
         return matter.kind() == DueEntry.Kind.CARD ? matter.path() : "/wheels/" + matter.wheel() + "/leak";
     }
 
-    private static List<String> wheels(List<BikeCard> bikes, String state) {
+    private List<String> wheels(List<BikeCard> bikes, String state) {
         return bikes.stream()
                 .flatMap(bike -> bike.wheels().stream()
                         .filter(wheel -> wheel.state().equals(state))
-                        .map(wheel ->
-                                bike.name() + " " + wheel.position().name().toLowerCase(Wording.LOCALE)))
+                        .map(wheel -> bike.name() + " " + wording.of("position", wheel.position())))
                 .toList();
     }
 

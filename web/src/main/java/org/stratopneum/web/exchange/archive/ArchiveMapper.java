@@ -19,7 +19,7 @@ import org.apache.ibatis.cursor.Cursor;
 interface ArchiveMapper {
 
     /** A row without its owner, and without what is worked out or counted by the database. */
-    String ROW = "to_jsonb(t) - array['owner', 'sequence', 'nr', 'lexemes', 'words', 'removed_at']"
+    String ROW = "to_jsonb(t) - array['owner', 'sequence', 'nr', 'lexemes', 'stems', 'words', 'removed_at']"
             + "<if test='table.binary != null'> || jsonb_build_object('${table.binary}',"
             + " translate(encode(t.${table.binary}, 'base64'), E'\\n', ''))</if>";
 
@@ -63,7 +63,7 @@ interface ArchiveMapper {
                 bench = coalesce(s.bench, r.bench), dates = coalesce(s.dates, r.dates),
                 twelve_hours = coalesce(s.twelve_hours, r.twelve_hours),
                 first_day = coalesce(s.first_day, r.first_day),
-                decimal_comma = coalesce(s.decimal_comma, r.decimal_comma),
+                decimal_comma = coalesce(s.decimal_comma, r.decimal_comma), language = coalesce(s.language, r.language),
                 version = r.version + 1
             from jsonb_populate_record(null::rider, #{json}::jsonb) s
             where r.id = current_rider()
@@ -73,7 +73,7 @@ interface ArchiveMapper {
     @Select("""
             select column_name from information_schema.columns
             where table_schema = 'public' and table_name = #{table} and is_generated = 'NEVER'
-              and is_identity = 'NO' and column_name not in ('owner', 'words', 'removed_at')
+              and is_identity = 'NO' and column_name not in ('owner', 'stems', 'words', 'removed_at')
             order by ordinal_position
             """)
     List<String> columns(String table);

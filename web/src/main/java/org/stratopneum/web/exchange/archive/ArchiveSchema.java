@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
+import org.stratopneum.web.platform.wording.Region;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -76,7 +77,13 @@ public class ArchiveSchema {
      * @param list the list that it stands in, or "rider"
      */
     List<String> faults(String list, JsonNode row) {
-        return rows.get(list).validate(row).stream()
+        return rows
+                .get(list)
+                .validate(
+                        row,
+                        context -> context.executionConfig(
+                                config -> config.locale(Region.current().words())))
+                .stream()
                 .map(error -> {
                     String where = error.getInstanceLocation().toString();
                     return (where.length() > 1 ? where.substring(1) + ": " : "") + error.getMessage();

@@ -18,7 +18,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
-import org.stratopneum.web.platform.wording.Wording;
+import org.stratopneum.web.platform.wording.Region;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
 
@@ -60,7 +60,7 @@ public class PaperPrinter {
     }
 
     private byte[] print(String template, String name, Object value, Paper paper) throws IOException {
-        Context context = new Context(Wording.LOCALE);
+        Context context = new Context(Region.current().words());
         context.setVariable(name, value);
         context.setVariable("paper", paper);
         String page = templates.process(template, context);

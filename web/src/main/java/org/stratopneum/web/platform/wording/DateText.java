@@ -9,18 +9,21 @@ import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAccessor;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
 /** How long ago something was, in the rider's days. */
 public final class DateText {
 
-    private static final Map<String, DateTimeFormatter> KNOWN = new ConcurrentHashMap<>();
+    private static final Map<List<String>, DateTimeFormatter> KNOWN = new ConcurrentHashMap<>();
 
     private DateText() {}
 
     private static DateTimeFormatter formatter(String pattern) {
-        return KNOWN.computeIfAbsent(pattern, one -> DateTimeFormatter.ofPattern(one, Wording.LOCALE));
+        Region region = Region.current();
+        return KNOWN.computeIfAbsent(
+                List.of(pattern, region.language()), one -> DateTimeFormatter.ofPattern(pattern, region.words()));
     }
 
     /** "November 2026". */

@@ -18,13 +18,15 @@ import org.springframework.core.io.support.ResourcePatternResolver;
 class Messages {
 
     private static final String FOLDER = "classpath:messages/";
+    private static final char BEFORE_LANGUAGE = '_';
     private static final String ENDING = ".properties";
 
     @Bean
     MessageSource messageSource(ResourcePatternResolver resources) throws IOException {
         ReloadableResourceBundleMessageSource messages = new WithMarks();
-        messages.setBasenames(Arrays.stream(resources.getResources(FOLDER + "*" + ENDING))
+        messages.setBasenames(Arrays.stream(resources.getResources("classpath*:messages/*" + ENDING))
                 .map(Resource::getFilename)
+                .filter(name -> name.indexOf(BEFORE_LANGUAGE) < 0)
                 .map(name -> FOLDER + name.substring(0, name.length() - ENDING.length()))
                 .sorted()
                 .toArray(String[]::new));

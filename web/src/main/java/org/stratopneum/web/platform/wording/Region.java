@@ -6,8 +6,12 @@ import java.time.chrono.IsoChronology;
 import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.FormatStyle;
 import java.time.temporal.WeekFields;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 
 /**
@@ -16,8 +20,9 @@ import java.util.stream.IntStream;
  * @param twelveHours whether 18:05 is 6:05 pm
  * @param firstDay of a week
  * @param decimalComma whether one and a half is 1,5
+ * @param language in which they read, as BCP 47 names it
  */
-public record Region(Dates dates, boolean twelveHours, DayOfWeek firstDay, boolean decimalComma) {
+public record Region(Dates dates, boolean twelveHours, DayOfWeek firstDay, boolean decimalComma, String language) {
 
     /** In which order a day is written. */
     public enum Dates {
@@ -39,12 +44,10 @@ public record Region(Dates dates, boolean twelveHours, DayOfWeek firstDay, boole
     }
 
     /** Of somebody who chose nothing. */
-    public static final Region USUAL = new Region(Dates.DAY_FIRST, false, DayOfWeek.MONDAY, false);
+    public static final Region USUAL = new Region(Dates.DAY_FIRST, false, DayOfWeek.MONDAY, false, Languages.FIRST);
 
-    private static final Locale WITH_POINT = Locale.ENGLISH;
-
-    /** The same words, with a comma before fractions and points between thousands. */
-    private static final Locale WITH_COMMA = Locale.forLanguageTag("en-DE");
+    /** By a language and its mark before fractions. */
+    private static final Map<String, Locale> LOCALES = new ConcurrentHashMap<>();
 
     private static final ThreadLocal<Region> CURRENT = new ThreadLocal<>();
 
@@ -63,10 +66,10 @@ public record Region(Dates dates, boolean twelveHours, DayOfWeek firstDay, boole
         }
     }
 
-    /** What is usual where somebody's browser comes from (Unicode's CLDR, as Java has it). */
-    public static Region of(Locale locale) {
+    /** What is usual where somebody's browser comes from (Unicode's CLDR, as Java has it), in a language that we have. */
+    public static Region of(Locale locale, String language) {
         if (locale.getCountry().isEmpty()) {
-            return USUAL;
+            return USUAL.in(language);
         }
         String shortest = DateTimeFormatterBuilder.getLocalizedDateTimePattern(
                 FormatStyle.SHORT, null, IsoChronology.INSTANCE, locale);
@@ -79,17 +82,41 @@ public record Region(Dates dates, boolean twelveHours, DayOfWeek firstDay, boole
                 dates,
                 clock.contains("a"),
                 WeekFields.of(locale).getFirstDayOfWeek(),
-                DecimalFormatSymbols.getInstance(locale).getDecimalSeparator() == ',');
+                DecimalFormatSymbols.getInstance(locale).getDecimalSeparator() == ',',
+                language);
+    }
+
+    /** The same ways of writing in another language. */
+    public Region in(String other) {
+        return new Region(dates, twelveHours, firstDay, decimalComma, other);
+    }
+
+    /** For words alone: names of months, upper and lower case. */
+    public Locale words() {
+        return Locale.forLanguageTag(language);
     }
 
     /** For messages: the language with the marks of the numbers. */
     public Locale locale() {
-        return decimalComma ? WITH_COMMA : WITH_POINT;
+        return LOCALES.computeIfAbsent(language + (decimalComma ? ',' : '.'), one -> marked());
+    }
+
+    /** The language as it is written where its marks before fractions and between thousands are nearest to these. */
+    private Locale marked() {
+        Comparator<Locale> byMarks = Comparator.comparing(one -> {
+            DecimalFormatSymbols symbols = DecimalFormatSymbols.getInstance(one);
+            return (symbols.getDecimalSeparator() == (decimalComma ? ',' : '.') ? 0 : 2)
+                    + (symbols.getGroupingSeparator() == (decimalComma ? '.' : ',') ? 0 : 1);
+        });
+        return Arrays.stream(Locale.getAvailableLocales())
+                .filter(one -> one.getLanguage().equals(language))
+                .min(byMarks.thenComparing(Locale::toLanguageTag))
+                .orElseGet(this::words);
     }
 
     /** For a browser's own formats of days, as BCP 47 names it. */
     public String tag() {
-        return dates.tag;
+        return language.equals(Languages.FIRST) ? dates.tag : language;
     }
 
     String date() {

@@ -1,15 +1,11 @@
 package org.stratopneum.web.platform.wording;
 
-import java.util.Locale;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 
 /** Looks texts up in the message files. */
 @Component
 public class Wording {
-
-    /** Languages come later; the marks of numbers are the rider's already. */
-    public static final Locale LOCALE = Locale.ENGLISH;
 
     private final MessageSource messages;
 

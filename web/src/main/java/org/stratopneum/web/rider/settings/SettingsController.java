@@ -19,6 +19,7 @@ import org.stratopneum.core.quantity.QuantityUnit;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.platform.wording.FormReader;
 import org.stratopneum.web.platform.wording.FormView;
+import org.stratopneum.web.platform.wording.Languages;
 import org.stratopneum.web.platform.wording.ProblemWording;
 import org.stratopneum.web.platform.wording.Region;
 import org.stratopneum.web.rider.Rider;
@@ -42,10 +43,12 @@ class SettingsController {
     }
 
     private final Riders riders;
+    private final Languages languages;
     private final ProblemWording problemWording;
 
-    SettingsController(Riders riders, ProblemWording problemWording) {
+    SettingsController(Riders riders, Languages languages, ProblemWording problemWording) {
         this.riders = riders;
+        this.languages = languages;
         this.problemWording = problemWording;
     }
 
@@ -62,7 +65,7 @@ class SettingsController {
             HttpServletResponse response,
             Model model) {
         FormReader reader = new FormReader(typed);
-        Optional<SettingsForm.Chosen> chosen = SettingsForm.read(reader, riders.self());
+        Optional<SettingsForm.Chosen> chosen = SettingsForm.read(reader, riders.self(), languages::has);
         if (chosen.isEmpty()) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(
@@ -95,6 +98,7 @@ class SettingsController {
         model.addAttribute("choices", choices());
         model.addAttribute("themes", Rider.Theme.values());
         model.addAttribute("region", REGION);
+        model.addAttribute("languages", languages.names());
         model.addAttribute(
                 "zones", ZoneId.getAvailableZoneIds().stream().sorted().toList());
         return PAGE;

@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.core.quantity.RiderUnit;
@@ -17,6 +18,8 @@ import org.stratopneum.web.rider.Rider;
 
 /** Reads the settings, and fills their form. */
 final class SettingsForm {
+
+    private static final String LANGUAGE = "language";
 
     private SettingsForm() {}
 
@@ -51,6 +54,7 @@ final class SettingsForm {
         texts.put("hours", rider.twelveHours() ? Hours.TO_12.name() : Hours.TO_24.name());
         texts.put("week", rider.firstDay().name());
         texts.put("decimal", rider.decimalComma() ? Decimal.COMMA.name() : Decimal.POINT.name());
+        texts.put(LANGUAGE, rider.language());
         texts.put("version", String.valueOf(rider.version()));
         return texts;
     }
@@ -59,9 +63,14 @@ final class SettingsForm {
      * Empty with faults in {@code reader}.
      *
      * @param before who they were; the scoop was typed in the unit that was shown then
+     * @param spoken whether there is a language
      */
-    static Optional<Chosen> read(FormReader reader, Rider before) {
+    static Optional<Chosen> read(FormReader reader, Rider before, Predicate<String> spoken) {
         zone(reader);
+        String language = reader.isBlank(LANGUAGE) ? before.language() : reader.text(LANGUAGE);
+        if (!spoken.test(language)) {
+            reader.fault(LANGUAGE, "unknown-value");
+        }
         Optional<PressureUnit> pressure = required(reader, "pressure", PressureUnit.class);
         Optional<RiderUnit> mass = unit(reader, "mass", RiderUnit.Kind.MASS);
         Optional<RiderUnit> length = unit(reader, "length", RiderUnit.Kind.LENGTH);
@@ -95,7 +104,8 @@ final class SettingsForm {
                         dates.orElseThrow(),
                         hours.orElseThrow() == Hours.TO_12,
                         week.orElseThrow(),
-                        decimal.orElseThrow() == Decimal.COMMA)));
+                        decimal.orElseThrow() == Decimal.COMMA,
+                        language)));
     }
 
     private static void zone(FormReader reader) {

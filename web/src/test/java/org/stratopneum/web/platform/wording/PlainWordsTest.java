@@ -68,7 +68,7 @@ class PlainWordsTest {
     private static final Pattern STYLE = Pattern.compile("<style.*?</style>", Pattern.DOTALL);
 
     private static List<Resource> all(String pattern) throws IOException {
-        Resource[] found = new PathMatchingResourcePatternResolver().getResources("classpath:" + pattern);
+        Resource[] found = new PathMatchingResourcePatternResolver().getResources("classpath*:" + pattern);
         assertThat(found).as(pattern).hasSizeGreaterThan(20);
         return List.of(found);
     }

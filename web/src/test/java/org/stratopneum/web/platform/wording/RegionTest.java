@@ -2,6 +2,7 @@ package org.stratopneum.web.platform.wording;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.text.NumberFormat;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -37,7 +38,8 @@ class RegionTest {
     })
     void whatIsUsualWhereABrowserIsFrom(
             String tag, Region.Dates dates, boolean twelveHours, DayOfWeek firstDay, boolean comma) {
-        assertThat(Region.of(Locale.forLanguageTag(tag))).isEqualTo(new Region(dates, twelveHours, firstDay, comma));
+        assertThat(Region.of(Locale.forLanguageTag(tag), "en"))
+                .isEqualTo(new Region(dates, twelveHours, firstDay, comma, "en"));
     }
 
     @ParameterizedTest
@@ -50,7 +52,7 @@ class RegionTest {
             })
     void daysAndHoursAreWrittenAsChosen(
             Region.Dates dates, boolean twelveHours, String moment, String shortDay, String day) {
-        Region.use(new Region(dates, twelveHours, DayOfWeek.MONDAY, false));
+        Region.use(new Region(dates, twelveHours, DayOfWeek.MONDAY, false, "en"));
         assertThat(DateText.moment(MOMENT, ZONE)).isEqualTo(moment);
         assertThat(DateText.shortDay(DAY)).isEqualTo(shortDay);
         assertThat(DateText.day(DAY)).isEqualTo(day);
@@ -58,7 +60,7 @@ class RegionTest {
 
     @Test
     void numbersHaveTheRidersMarkAndProgramsAPoint() {
-        Region.use(new Region(Region.Dates.DAY_FIRST, false, DayOfWeek.MONDAY, true));
+        Region.use(new Region(Region.Dates.DAY_FIRST, false, DayOfWeek.MONDAY, true, "en"));
         assertThat(Numbers.fixed(1.5, 2)).isEqualTo("1,50");
         assertThat(Numbers.upTo(1.5, 2)).isEqualTo("1,5");
         assertThat(Numbers.plain(1.5, 2)).isEqualTo("1.5");
@@ -70,9 +72,18 @@ class RegionTest {
 
     @Test
     void aWeekBeginsAsChosen() {
-        assertThat(new Region(Region.Dates.DAY_FIRST, false, DayOfWeek.SUNDAY, false).week())
+        assertThat(new Region(Region.Dates.DAY_FIRST, false, DayOfWeek.SUNDAY, false, "en").week())
                 .startsWith(DayOfWeek.SUNDAY, DayOfWeek.MONDAY)
                 .endsWith(DayOfWeek.SATURDAY)
                 .hasSize(7);
+    }
+
+    /** The marks of numbers in German as Unicode's CLDR has them: a comma, or a point as in Switzerland. */
+    @ParameterizedTest
+    @CsvSource({"de, true, '1,5'", "de, false, '1.5'", "en, true, '1,5'", "en, false, '1.5'", "fr, true, '1,5'"})
+    void aLanguageIsWrittenWithTheMarkThatWasChosen(String language, boolean comma, String written) {
+        Region region = new Region(Region.Dates.DAY_FIRST, false, DayOfWeek.MONDAY, comma, language);
+        assertThat(region.locale().getLanguage()).isEqualTo(language);
+        assertThat(NumberFormat.getInstance(region.locale()).format(1.5)).isEqualTo(written);
     }
 }

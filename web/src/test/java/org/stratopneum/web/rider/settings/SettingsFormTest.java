@@ -21,7 +21,7 @@ class SettingsFormTest {
 
     @Test
     void theFormOfARiderSaysWhatTheyHave() {
-        SettingsForm.Chosen chosen = SettingsForm.read(new FormReader(SettingsForm.texts(RIDER)), RIDER)
+        SettingsForm.Chosen chosen = SettingsForm.read(new FormReader(SettingsForm.texts(RIDER)), RIDER, "en"::equals)
                 .orElseThrow();
         assertThat(chosen.units()).isEqualTo(RIDER.units());
         assertThat(chosen.zone()).isEqualTo("Europe/Vienna");
@@ -36,13 +36,14 @@ class SettingsFormTest {
         "mass, MM, unknown-value",
         "mass, STONE, unknown-value",
         "pressure, '', missing",
-        "theme, PINK, unknown-value"
+        "theme, PINK, unknown-value",
+        "language, xx, unknown-value"
     })
     void whatIsNoChoiceIsAFaultOfItsField(String field, String typed, String code) {
         Map<String, String> texts = new HashMap<>(SettingsForm.texts(RIDER));
         texts.put(field, typed);
         FormReader reader = new FormReader(texts);
-        assertThat(SettingsForm.read(reader, RIDER)).isEmpty();
+        assertThat(SettingsForm.read(reader, RIDER, "en"::equals)).isEmpty();
         assertThat(reader.problems().list())
                 .extracting(Problem::field, Problem::code)
                 .contains(tuple(field, code));
