@@ -124,7 +124,7 @@ class RiddenService {
             return new Outcome(page(bikeId, Map.of(), List.of(Problem.of(Tracks.FIELD, Problem.MISSING))), null);
         }
         try {
-            return new Outcome(null, tracks.keep(file.getOriginalFilename(), file.getSize(), file));
+            return new Outcome(null, tracks.keepRide(file.getOriginalFilename(), file.getSize(), file));
         } catch (InvalidInputException exception) {
             return new Outcome(page(bikeId, Map.of(), exception.problems()), null);
         }

@@ -15,6 +15,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
+import org.stratopneum.core.track.Recording;
 import org.stratopneum.core.track.Track;
 import org.stratopneum.core.track.TrackReader;
 import org.stratopneum.web.fleet.places.Place;
@@ -68,6 +69,20 @@ public class Tracks {
      */
     @Transactional(noRollbackFor = InvalidInputException.class)
     public UUID keep(String name, long bytes, InputStreamSource file) {
+        return keep(name, bytes, file, Integer.MAX_VALUE);
+    }
+
+    /**
+     * The same for a file that is to be one ride.
+     *
+     * @throws InvalidInputException also when it holds rides of several days
+     */
+    @Transactional(noRollbackFor = InvalidInputException.class)
+    public UUID keepRide(String name, long bytes, InputStreamSource file) {
+        return keep(name, bytes, file, 1);
+    }
+
+    private UUID keep(String name, long bytes, InputStreamSource file, int mostRides) {
         if (bytes == 0) {
             throw new InvalidInputException(Problem.of(FIELD, Problem.MISSING));
         }
@@ -78,14 +93,17 @@ public class Tracks {
         quota.file(FIELD, bytes);
         try {
             MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            Track track;
+            Recording recording;
             try (InputStream in = new DigestInputStream(file.getInputStream(), digest)) {
-                track = TrackReader.read(in, FIELD, riders.self().zoneId()).whole();
+                recording = TrackReader.read(in, FIELD, riders.self().zoneId());
                 in.transferTo(OutputStream.nullOutputStream());
+            }
+            if (recording.rides().size() > mostRides) {
+                throw new InvalidInputException(Problem.of(FIELD, "several-days"));
             }
             byte[] sha256 = digest.digest();
             Optional<UUID> known = mapper.sameFile(sha256);
-            return known.isPresent() ? known.get() : insert(name, bytes, sha256, track, file);
+            return known.isPresent() ? known.get() : insert(name, bytes, sha256, recording.whole(), file);
         } catch (IOException exception) {
             throw new UncheckedIOException(exception);
         } catch (NoSuchAlgorithmException exception) {

@@ -127,6 +127,13 @@ class TracksTest {
         assertThat(upload("name;km\nround;12".getBytes(StandardCharsets.UTF_8))).contains("not well-formed XML");
         assertThat(upload("<html/>".getBytes(StandardCharsets.UTF_8))).contains("is XML, but neither GPX nor TCX");
         assertThat(upload("<gpx/>".getBytes(StandardCharsets.UTF_8))).contains("has no track with points");
+        String nextDay = new String(gpx(3, "tour"), StandardCharsets.UTF_8);
+        nextDay = nextDay.replace(
+                "</trk>",
+                "</trk>" + nextDay.replaceAll("(?s).*(<trk>.*</trk>).*", "$1").replace("03-01T", "03-02T"));
+        assertThat(upload(nextDay.getBytes(StandardCharsets.UTF_8)))
+                .startsWith("422")
+                .contains("holds rides of several days");
         assertThat(upload(new byte[0])).startsWith("422").contains("Required");
     }
 }
