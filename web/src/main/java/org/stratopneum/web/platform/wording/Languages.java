@@ -42,9 +42,13 @@ public class Languages {
         return known.contains(language);
     }
 
-    /** The language of a browser where we speak it, else English. */
-    public String of(Locale locale) {
-        return has(locale.getLanguage()) ? locale.getLanguage() : FIRST;
+    /** The first that we speak of those that a browser asks for, else English. */
+    public String of(List<Locale> asked) {
+        return asked.stream()
+                .map(Locale::getLanguage)
+                .filter(this::has)
+                .findFirst()
+                .orElse(FIRST);
     }
 
     /** The same ways of writing in a language that we speak: a file may be gone since it was chosen. */

@@ -22,9 +22,11 @@ class LanguageOverHttpTest {
 
     private static final Pattern VERSION = Pattern.compile("name=\"version\" value=\"(\\d+)\"");
 
+    private final Site site;
     private final Guest guest;
 
     LanguageOverHttpTest(Site site) {
+        this.site = site;
         guest = Guest.withAccount(site);
     }
 
@@ -87,5 +89,16 @@ class LanguageOverHttpTest {
     void aLanguageThatNobodyWroteIsRefused() {
         assertThat(read("xx")).isEqualTo(422);
         assertThat(guest.get("/settings").body()).contains("<html lang=\"en\"");
+    }
+
+    @Test
+    void aStrangerReadsTheFirstThatWeSpeakOfTheirBrowser() {
+        Guest stranger = new Guest(site);
+        assertThat(stranger.get("/sign-in", "Accept-Language", "fr, de-AT;q=0.8, en;q=0.5")
+                        .body())
+                .contains("<html lang=\"de\"");
+        assertThat(stranger.get("/sign-in", "Accept-Language", "fr").body()).contains("<html lang=\"en\"");
+        assertThat(stranger.get("/sign-in").body()).contains("<html lang=\"en\"");
+        assertThat(guest.get("/settings", "Accept-Language", "de").body()).contains("<html lang=\"en\"");
     }
 }
