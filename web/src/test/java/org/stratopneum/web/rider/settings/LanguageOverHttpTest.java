@@ -2,25 +2,20 @@ package org.stratopneum.web.rider.settings;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Sent;
+import org.stratopneum.web.support.Settings;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
 
 /** A second language, of which the tests have one file of two lines: nothing but that file is needed for it. */
 @ExtendWith(RunningApplication.class)
 class LanguageOverHttpTest {
-
-    private static final Pattern VERSION = Pattern.compile("name=\"version\" value=\"(\\d+)\"");
 
     private final Site site;
     private final Guest guest;
@@ -38,20 +33,7 @@ class LanguageOverHttpTest {
     }
 
     private int read(String language) {
-        Matcher version = VERSION.matcher(guest.get("/settings").body());
-        assertThat(version.find()).isTrue();
-        Map<String, String> fields = new HashMap<>(Map.of(
-                "zone", "Europe/Vienna",
-                "pressure", "BAR",
-                "mass", "KG",
-                "length", "MM",
-                "volume", "ML",
-                "temperature", "CELSIUS",
-                "distance", "KM",
-                "theme", "SYSTEM",
-                "version", version.group(1)));
-        fields.put("language", language);
-        return guest.post("/settings", fields).statusCode();
+        return Settings.choose(guest, "language", language).statusCode();
     }
 
     private List<String> found(String words) {

@@ -3,10 +3,6 @@ package org.stratopneum.web.rider.settings;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.util.HashMap;
-import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -15,14 +11,13 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Sent;
+import org.stratopneum.web.support.Settings;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
 
 /** Days, hours and numbers as a rider writes them: on pages, in forms, in tables and on paper. */
 @ExtendWith(RunningApplication.class)
 class RegionOverHttpTest {
-
-    private static final Pattern VERSION = Pattern.compile("name=\"version\" value=\"(\\d+)\"");
 
     private final Guest guest;
 
@@ -31,22 +26,7 @@ class RegionOverHttpTest {
     }
 
     private void choose(String... pairs) {
-        Matcher version = VERSION.matcher(guest.get("/settings").body());
-        assertThat(version.find()).isTrue();
-        Map<String, String> fields = new HashMap<>(Map.of(
-                "zone", "Europe/Vienna",
-                "pressure", "BAR",
-                "mass", "KG",
-                "length", "MM",
-                "volume", "ML",
-                "temperature", "CELSIUS",
-                "distance", "KM",
-                "theme", "SYSTEM",
-                "version", version.group(1)));
-        for (int i = 0; i < pairs.length; i += 2) {
-            fields.put(pairs[i], pairs[i + 1]);
-        }
-        assertThat(guest.post("/settings", fields).statusCode()).isEqualTo(302);
+        assertThat(Settings.choose(guest, pairs).statusCode()).isEqualTo(302);
     }
 
     @Test
