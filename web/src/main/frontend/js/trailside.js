@@ -117,6 +117,21 @@ function outgoing() {
   return outboxPanel({ waiting: trail.waiting, rider: trail.mine?.rider.id, say, time, changed: reload });
 }
 
+/** Until when a press is going on, in ms: what is drawn anew under a finger loses its press. */
+let pressed = 0;
+let later;
+
+/** Draws what came by itself, once the finger is up and its press was answered. */
+function drawUntouched() {
+  clearTimeout(later);
+  const wait = pressed - performance.now();
+  if (wait > 0) {
+    later = setTimeout(drawUntouched, wait);
+  } else {
+    draw();
+  }
+}
+
 async function reload() {
   const kept = await device.kept("mine");
   const other = kept?.rider.id !== trail.mine?.rider.id;
@@ -148,7 +163,7 @@ async function reload() {
       take(same);
     }
   }
-  draw();
+  drawUntouched();
 }
 
 async function start() {
@@ -159,6 +174,11 @@ async function start() {
     return;
   }
   await reload();
+  const press = (ms) => () => (pressed = performance.now() + ms);
+  // a finger that is never seen lifted holds nothing up for longer than a second
+  window.addEventListener("pointerdown", press(1000), true);
+  window.addEventListener("pointerup", press(50), true);
+  window.addEventListener("pointercancel", press(0), true);
   window.addEventListener("device-changed", () => reload());
   window.addEventListener("online", () => refreshed());
   window.addEventListener("offline", () => {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.net.ServerSocket;
+import java.time.Duration;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -11,6 +12,7 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.parallel.ResourceLock;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.Select;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -300,13 +302,53 @@ class TrailsideTest {
             assertThat(phone.text("#meanwhile")).contains("Sidewall", "Tubeless, dried up");
             assertThat(phone.find("#reading").getDomProperty("value")).isEqualTo("21");
             press(phone, "#write-reading");
-            phone.waitFor(there -> phone.all("#outbox").isEmpty());
             phone.waitFor(there -> "".equals(phone.find("#reading").getDomProperty("value")));
             phone.type("#reading", "a lot");
-            press(phone, "#write-reading");
-            assertThat(phone.text("#fault-reading")).contains("A number from 0 to 174 psi");
+            // what was sent goes from the list above meanwhile, and the button moves up
+            phone.waitFor(there -> {
+                press(phone, "#write-reading");
+                return phone.text("#fault-reading").contains("A number from 0 to 174 psi");
+            });
+            phone.waitFor(there -> phone.all("#outbox").isEmpty());
             assertThat(phone.find("#reading").getDomProperty("value")).isEqualTo("a lot");
         }
+    }
+
+    @Test
+    void nothingMovesAwayUnderAFingerThatIsDown() {
+        try (Browser phone = Browser.phone(390)) {
+            new Newcomer(phone, site).entersABike();
+            keep(phone);
+            press(phone, "#quick summary");
+            phone.type("#reading", "a lot");
+            Actions finger = new Actions(phone.driver());
+            phone.waitFor(there -> {
+                WebElement button = phone.find("#write-reading");
+                phone.driver().executeScript("arguments[0].scrollIntoView({block: 'center'})", button);
+                finger.moveToElement(button).clickAndHold().perform();
+                return true;
+            });
+            // a list comes to stand above the button
+            leaveWaiting(phone);
+            phone.driver().executeScript("window.dispatchEvent(new Event('device-changed'))");
+            finger.pause(Duration.ofMillis(300)).release().perform();
+            assertThat(phone.text("#of-others")).contains("Somebody");
+            assertThat(phone.text("#fault-reading")).contains("A number from 0 to 174 psi");
+        }
+    }
+
+    /** Something of another rider, whose name is Somebody, that waits on this phone. */
+    private static void leaveWaiting(Browser phone) {
+        phone.driver().executeAsyncScript("""
+                        const done = arguments[0];
+                        import(document.getElementById("module-device").href).then(async (device) => {
+                          await device.wait({
+                            rider: "00000000-0000-4000-8000-00000000abcd", name: "Somebody", state: "WAITS",
+                            words: "Their stop", body: { id: crypto.randomUUID(), kind: "TRACES" },
+                          });
+                          done();
+                        });
+                        """);
     }
 
     /** What another rider told on this phone is theirs: it is neither sent nor shown, only told and dropped. */
@@ -315,16 +357,7 @@ class TrailsideTest {
         try (Browser phone = Browser.phone(390)) {
             new Newcomer(phone, site).entersABike();
             keep(phone);
-            phone.driver().executeAsyncScript("""
-                            const done = arguments[0];
-                            import(document.getElementById("module-device").href).then(async (device) => {
-                              await device.wait({
-                                rider: "00000000-0000-4000-8000-00000000abcd", name: "Somebody", state: "WAITS",
-                                words: "Their stop", body: { id: crypto.randomUUID(), kind: "TRACES" },
-                              });
-                              done();
-                            });
-                            """);
+            leaveWaiting(phone);
             phone.open(site.address() + "/trailside");
             assertThat(phone.text("#of-others")).contains("Somebody").doesNotContain("Their stop");
             phone.open(site.address() + "/log");
