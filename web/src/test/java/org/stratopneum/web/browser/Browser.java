@@ -12,6 +12,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.logging.Level;
 import org.openqa.selenium.By;
+import org.openqa.selenium.ElementNotInteractableException;
 import org.openqa.selenium.NoSuchElementException;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.TimeoutException;
@@ -201,10 +202,10 @@ final class Browser implements AutoCloseable {
         });
     }
 
-    /** What is drawn anew while it is looked at is looked at again. */
+    /** What is drawn anew while it is looked at is looked at again, and what its script has not shown yet is waited for. */
     <T> T waitFor(Function<WebDriver, T> condition) {
         return new WebDriverWait(driver, PATIENCE, GLANCE)
-                .ignoring(StaleElementReferenceException.class)
+                .ignoring(StaleElementReferenceException.class, ElementNotInteractableException.class)
                 .until(condition);
     }
 
@@ -215,7 +216,10 @@ final class Browser implements AutoCloseable {
 
     /** Presses what may lie under the bar at the bottom of a phone. */
     void click(String css) {
-        click(find(css));
+        waitFor(there -> {
+            click(find(css));
+            return true;
+        });
     }
 
     void click(WebElement target) {
