@@ -67,7 +67,7 @@ class PartsTableTest {
                 .hasSize(1 + 6)
                 .filteredOn(row -> row.contains(",tire,Tussock 57,57-622,"))
                 .hasSize(2)
-                .allSatisfy(row -> assertThat(row).contains("49.90", "2025-04-03", ",yes,"));
+                .allSatisfy(row -> assertThat(row).contains("49.90", "03/04/2025", ",yes,"));
     }
 
     @Test

@@ -61,7 +61,7 @@ class RidesAndPlansTest {
         assertThat(sent.press("bring-in")).contains("1 new");
         String entry = guest.get("/log?topic=RIDES").body();
         assertThat(entry).contains("ridden 10 km", "4 May 2025");
-        assertThat(guest.get("/exchange/table.csv?sort=rides").body()).contains("2025-05-04,10:00:00,Plover,10.0");
+        assertThat(guest.get("/exchange/table.csv?sort=rides").body()).contains("04/05/2025,10:00:00,Plover,10.0");
         String page = "/log/" + guest.ids("/log?topic=RIDES", "/log/").get(0);
         String file = guest.get("/tracks/" + guest.ids(page, "/tracks/").get(0)).body();
         assertThat(file).isEqualTo(RIDE);

@@ -16,6 +16,7 @@ import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Script;
 import org.stratopneum.web.support.Sent;
+import org.stratopneum.web.support.Settings;
 import org.stratopneum.web.support.Site;
 import org.stratopneum.web.support.TypedBike;
 
@@ -126,7 +127,7 @@ class TableTest {
         assertThat(page)
                 .contains("id=\"checked-partly\"", "Errors: 8")
                 .contains(
-                        "<strong>Row 3</strong> <span>date: is not a date in this order",
+                        "<strong>Row 3</strong> <span>date: is not a date in this order, with a year (&quot;2025-04-31&quot;)",
                         "Row 4",
                         "bike: no bike of yours")
                 .contains("Row 5", "must be rear or front", "Row 6", "is not a number alone")
@@ -141,11 +142,12 @@ class TableTest {
         assertThat(sent.press("bring-in")).as("all or nothing").contains("id=\"failed\"");
         assertThat(guest.ids("/log?topic=READINGS", "/log/")).isEmpty();
 
-        assertThat(sent.press("check")).contains("One row can be imported (1 new", "7 rows have errors");
+        assertThat(sent.press("check")).contains("One row can be imported: 1 would be new", "7 rows have errors");
         String toMend = guest.get(sent.path() + "/rows-to-mend.csv").body();
         assertThat(toMend.split("\r\n"))
                 .hasSize(1 + 7)
-                .contains("2025-05-02,Plover,left,21,set,,wheel: rear or front: must be rear or front");
+                .contains("2025-05-02,Plover,left,21,set,,"
+                        + "\"wheel: rear or front: must be rear or front (\"\"left\"\")\"");
         assertThat(sent.press("bring-in?leaveOut=true")).contains("id=\"done\"", "1 row, 1 new", "id=\"to-mend\"");
         assertThat(guest.ids("/log?topic=READINGS", "/log/")).hasSize(1);
         assertThat(guest.get(sent.path() + "/rows-to-mend.csv").body())
@@ -194,8 +196,8 @@ class TableTest {
         guest.post("/log/" + entry + "/note", Map.of("note", "=HYPERLINK(\"x\")"));
         String table = guest.get("/exchange/table.csv?sort=readings").body();
         assertThat(table)
-                .startsWith("\uFEFFid,date,time,bike,wheel,pressure (psi),state,")
-                .contains(",2025-04-17,12:00:00,Plover,rear,22,found,,,", "\"'=HYPERLINK(\"\"x\"\")\"")
+                .startsWith("\uFEFFid,date (dd/mm/yyyy),time,bike,wheel,pressure (psi),state,")
+                .contains(",17/04/2025,12:00:00,Plover,rear,22,found,,,", "\"'=HYPERLINK(\"\"x\"\")\"")
                 .doesNotContain(",=HYPERLINK");
         assertThat(guest.get("/exchange/table.csv?sort=nothing").statusCode()).isEqualTo(404);
 
@@ -219,15 +221,19 @@ class TableTest {
                 2025-04-01,19:00,rear,,,4 6.5 7,,,,,
                 2025-04-02,9:15,,,,,41.123456789,150,yes,FOREST_TRACK 60 %; ROCK 40 %,over the pass
                 """).press("bring-in");
-        for (String form : List.of("csv", "xlsx")) {
-            for (String sort : List.of("readings", "sealant", "rides", "log", "parts")) {
-                byte[] table = guest.bytes("/exchange/table." + form + "?sort=" + sort);
-                Sent sent = Sent.file(guest, "own." + form, table);
-                assertThat(sent.press("check")).as(form + " " + sort).contains("id=\"checked\"", ": 0 would be new");
-                assertThat(sent.press("bring-in")).as(form + " " + sort).contains(" 0 new");
-            }
+        List<String> sorts = List.of("readings", "sealant", "rides", "log", "parts");
+        sorts.forEach(sort -> isThereAlready("xlsx", sort));
+        for (String dates : List.of("DAY_FIRST", "MONTH_FIRST", "YEAR_FIRST")) {
+            Settings.choose(guest, "dates", dates, "hours", dates.equals("MONTH_FIRST") ? "TO_12" : "TO_24");
+            sorts.forEach(sort -> isThereAlready("csv", sort));
         }
         assertThat(guest.get("/exchange/table.csv?sort=rides").body()).contains(",yes,FOREST_TRACK 60 %; ROCK 40 %,");
+    }
+
+    private void isThereAlready(String form, String sort) {
+        Sent sent = Sent.file(guest, "own." + form, guest.bytes("/exchange/table." + form + "?sort=" + sort));
+        assertThat(sent.press("check")).as(form + " " + sort).contains("id=\"checked\"", ": 0 would be new");
+        assertThat(sent.press("bring-in")).as(form + " " + sort).contains(" 0 new");
     }
 
     /** What is no table is not taken, and its sender told what to do. */
@@ -301,6 +307,7 @@ class TableTest {
         for (String page : List.of("/", "/todo")) {
             assertThat(guest.get(page).statusCode()).as(page).isEqualTo(200);
         }
+        Settings.choose(guest, "dates", "YEAR_FIRST");
         List<String> out =
                 List.of(guest.get("/exchange/table.csv?sort=readings").body().split("\r\n"));
         assertThat(out).hasSize(1 + 20_000).doesNotHaveDuplicates();

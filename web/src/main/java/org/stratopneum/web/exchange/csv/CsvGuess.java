@@ -3,6 +3,7 @@ package org.stratopneum.web.exchange.csv;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -59,12 +60,16 @@ final class CsvGuess {
             tellDate(fields);
         }
         List<String> days = new ArrayList<>();
+        Set<DateOrder> named = EnumSet.noneOf(DateOrder.class);
         List<String> pressures = new ArrayList<>();
         List<String> others = new ArrayList<>();
         for (int i = 0; i < fields.size(); i++) {
             CsvColumn field = fields.get(i);
             if (field == CsvField.DATE || field instanceof PartField part && part.cell() == PartField.Cell.DAY) {
                 days.addAll(column(i));
+                if (i < names.size()) {
+                    DateOrder.named(names.get(i)).ifPresent(named::add);
+                }
             } else if (field != null && field.quantity() == Quantity.PRESSURE) {
                 pressures.addAll(column(i));
             } else if (field == CsvField.DEPTH) {
@@ -85,7 +90,7 @@ final class CsvGuess {
                 heading,
                 decimal,
                 // where none is written yet
-                days.isEmpty() ? DateOrder.YMD : order(days),
+                days.isEmpty() ? DateOrder.YMD : order(days, named),
                 holds == CsvPlan.Holds.NOTES ? bike : null,
                 null,
                 false,
@@ -199,6 +204,15 @@ final class CsvGuess {
 
     private static boolean isDate(String cell) {
         return !DateOrder.of(List.of(cell)).isEmpty();
+    }
+
+    /** The order that the headings name, where all are dates in it. */
+    private static DateOrder order(List<String> dates, Set<DateOrder> named) {
+        Set<DateOrder> possible = DateOrder.of(
+                dates.stream().filter(date -> !DateOrder.isIso(date)).toList());
+        return named.size() == 1 && possible.containsAll(named)
+                ? named.iterator().next()
+                : order(dates);
     }
 
     /** The only order in which all are dates; where two are, the one in which they do not jump; else open. */

@@ -38,6 +38,7 @@ class CsvImporter implements Importer {
     private static final int BATCH = 1000;
     private static final double MB = 1 << 20;
     private static final int FIT_MARK = 8;
+    private static final int LONGEST_CELL = 40;
     private static final Pattern UUID_TEXT =
             Pattern.compile("[0-9a-fA-F]{8}-[0-9a-fA-F]{4}-[0-9a-fA-F]{4}-[0-9a-fA-F]{4}-[0-9a-fA-F]{12}");
 
@@ -143,8 +144,8 @@ class CsvImporter implements Importer {
                 continue;
             }
             taker.take(row.cells())
-                    .forEach(problem ->
-                            progress.fault(row.number(), wording.text("import.row", row.number()), words(problem)));
+                    .forEach(problem -> progress.fault(
+                            row.number(), wording.text("import.row", row.number()), words(problem, row, plan)));
         }
         batch.clear();
         taker.keep();
@@ -270,6 +271,15 @@ class CsvImporter implements Importer {
     String words(Problem problem) {
         String what = problemWording.message(problem);
         return problem.field().isEmpty() ? what : wording.text("import.column." + problem.field()) + ": " + what;
+    }
+
+    /** The same with what stands in the cell, where the problem does not say it. */
+    private String words(Problem problem, TableRow row, CsvPlan plan) {
+        String whole = plan.place(problem.field()).map(row::cell).orElse("");
+        String cell = whole.length() > LONGEST_CELL ? whole.substring(0, LONGEST_CELL) + "…" : whole;
+        return problem.value() != null || cell.isEmpty()
+                ? words(problem)
+                : wording.text("import.cell", words(problem), cell);
     }
 
     private String broken(Exception broken, CsvPlan plan) {

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.quantity.QuantityUnit;
@@ -208,6 +209,15 @@ record CsvPlan(
             }
         }
         return places;
+    }
+
+    /** Which column holds the field of that name. */
+    Optional<Integer> place(String field) {
+        return IntStream.range(0, columns.size())
+                .filter(i -> columns.get(i).field() != null
+                        && columns.get(i).field().name().equals(field))
+                .boxed()
+                .findFirst();
     }
 
     /** The column in which a row says what it is already, or null. */

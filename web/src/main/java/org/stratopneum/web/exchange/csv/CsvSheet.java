@@ -6,8 +6,11 @@ import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalTime;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -15,8 +18,8 @@ import org.stratopneum.web.platform.wording.Region;
 
 /**
  * A table as text: UTF-8 with its mark, by which spreadsheets know it; commas, lines ended as RFC 4180 says. Where the rider
- * writes 1,5, so do its numbers, and semicolons stand between cells, as spreadsheets there have it. Days are of ISO 8601,
- * which all read alike.
+ * writes 1,5, so do its numbers, and semicolons stand between cells, as spreadsheets there have it. Days and times are
+ * written as the rider writes them; an order that ISO 8601 does not have is named in the heading, since 3/4 can be two days.
  */
 final class CsvSheet implements Sheet {
 
@@ -25,9 +28,13 @@ final class CsvSheet implements Sheet {
     /** A spreadsheet takes a text that begins so for a formula, and does what it says. */
     private static final Pattern FORMULA = Pattern.compile("'*[=+\\-@\\t\\r].*", Pattern.DOTALL);
 
+    private static final DateTimeFormatter TWELVE_HOURS = DateTimeFormatter.ofPattern("h:mm:ss a", Locale.ENGLISH);
+
     private final CSVPrinter printer;
     private final List<Column> columns;
     private final boolean comma = Region.current().decimalComma();
+    private final boolean twelveHours = Region.current().twelveHours();
+    private final DateOrder order = DateOrder.of(Region.current());
 
     CsvSheet(OutputStream out, List<Column> columns) throws IOException {
         Writer letters = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8), BUFFER);
@@ -35,7 +42,13 @@ final class CsvSheet implements Sheet {
         printer = new CSVPrinter(
                 letters, comma ? CSVFormat.RFC4180.builder().setDelimiter(';').get() : CSVFormat.RFC4180);
         this.columns = columns;
-        printer.printRecord(columns.stream().map(Column::heading).toList());
+        printer.printRecord(columns.stream().map(this::heading).toList());
+    }
+
+    private String heading(Column column) {
+        return column.type() == Type.DAY && order != DateOrder.YMD
+                ? column.heading() + " (" + order.word() + ")"
+                : column.heading();
     }
 
     @Override
@@ -51,7 +64,8 @@ final class CsvSheet implements Sheet {
         return switch (type) {
             case TEXT -> marked(cell);
             case NUMBER, NUMBERS -> comma ? cell.replace('.', ',') : cell;
-            default -> cell;
+            case DAY -> order.write(cell);
+            case CLOCK -> twelveHours ? LocalTime.parse(cell).format(TWELVE_HOURS) : cell;
         };
     }
 

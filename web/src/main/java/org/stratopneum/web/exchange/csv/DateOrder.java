@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.stratopneum.web.platform.wording.Region;
 
 /** In which order a date is written: 3.4.2025 is in April or in March. */
 enum DateOrder {
@@ -21,6 +22,8 @@ enum DateOrder {
             Pattern.compile("(\\d{1,4})[.\\-/ ]+(\\d{1,2})[.\\-/ ]+(\\d{1,4})\\.?(?:[T ,].*)?");
 
     private static final Pattern ISO = Pattern.compile("\\d{4}-\\d{2}-\\d{2}(?:[T ].*)?");
+
+    private static final String WORDS = "order";
 
     private static final int FIRST_YEAR = 1990;
     private static final int LAST_YEAR = 2200;
@@ -37,9 +40,55 @@ enum DateOrder {
         this.day = day;
     }
 
+    /** The order in which a rider writes days. */
+    static DateOrder of(Region region) {
+        return switch (region.dates()) {
+            case DAY_FIRST -> DMY;
+            case MONTH_FIRST -> MDY;
+            case YEAR_FIRST -> YMD;
+        };
+    }
+
+    /** The order that a heading names: "date (dd/mm/yyyy)". */
+    static Optional<DateOrder> named(String heading) {
+        String words = spaced(heading);
+        return Arrays.stream(values())
+                .filter(order -> TableWords.of(WORDS, order).stream().anyMatch(word -> words.contains(spaced(word))))
+                .findFirst();
+    }
+
+    private static String spaced(String words) {
+        return " " + String.join(" ", Quantity.words(words)) + " ";
+    }
+
+    /** How our own tables name this order. */
+    String word() {
+        return TableWords.ours(WORDS, this);
+    }
+
+    /** A day that ISO 8601 writes, in this order. */
+    String write(String iso) {
+        if (this == YMD || iso.isEmpty()) {
+            return iso;
+        }
+        String[] parts = iso.split("-");
+        return this == DMY ? parts[2] + "/" + parts[1] + "/" + parts[0] : parts[1] + "/" + parts[2] + "/" + parts[0];
+    }
+
     /** Whether a day is written as ISO 8601 has it, perhaps with a time. */
     static boolean isIso(String text) {
         return ISO.matcher(text.strip()).matches();
+    }
+
+    /**
+     * A day of a table in an order, or null where nobody said; one as ISO 8601 has it can be meant in no other way, in
+     * whichever order others are written.
+     */
+    static Optional<LocalDate> read(String text, DateOrder order) {
+        if (order == null) {
+            return Optional.empty();
+        }
+        return isIso(text) ? YMD.read(text) : order.read(text);
     }
 
     /** The day that is written so; empty where there is none. */

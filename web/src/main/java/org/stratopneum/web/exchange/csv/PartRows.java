@@ -124,11 +124,7 @@ final class PartRows {
         Optional<Answer> answer = TableWords.read("answer", Answer.class, cell.toLowerCase(Locale.ROOT));
         return switch (field.cell()) {
             case NUMBER -> CsvNumbers.plain(cell, plan.decimal()).map(number -> inUnits(field, number));
-            case DAY ->
-                (plan.order() == null
-                                ? Optional.<LocalDate>empty()
-                                : plan.order().read(cell))
-                        .map(LocalDate::toString);
+            case DAY -> DateOrder.read(cell, plan.order()).map(LocalDate::toString);
             case TICK -> answer.map(said -> said == Answer.YES ? "on" : "");
             case YES_OR_NO -> answer.map(said -> said == Answer.YES ? FormReader.YES : FormReader.NO);
             case CHOICE -> Optional.of(cell.toUpperCase(Locale.ROOT).replaceAll("[ -]+", "_"));

@@ -27,7 +27,7 @@ final class TableTime {
 
     /** @param order in which a date is written, or null where nobody said */
     static Optional<Instant> moment(String date, String time, DateOrder order, ZoneId zone) {
-        Optional<LocalDate> day = day(date, order);
+        Optional<LocalDate> day = DateOrder.read(date, order);
         if (day.isEmpty()) {
             return Optional.empty();
         }
@@ -48,14 +48,6 @@ final class TableTime {
         } catch (DateTimeException none) {
             return Optional.empty();
         }
-    }
-
-    /** A day as ISO 8601 has it can be meant in no other way, in whichever order others are written. */
-    private static Optional<LocalDate> day(String date, DateOrder order) {
-        if (order == null) {
-            return Optional.empty();
-        }
-        return DateOrder.isIso(date) ? DateOrder.YMD.read(date) : order.read(date);
     }
 
     /** Whether a row says more than the day. */

@@ -55,6 +55,23 @@ class CsvGuessTest {
                 .isEqualTo(order == null ? null : DateOrder.valueOf(order));
     }
 
+    /** A heading that names an order says more than figures, unless they are no dates in it. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "date (dd/mm/yyyy); 01/02/2025; DMY",
+                "Date MM/DD/YYYY; 01/02/2025; MDY",
+                "day/month/year; 1/2/25; DMY",
+                "date (dd/mm/yyyy); 2025-02-01; YMD",
+                "date (mm/dd/yyyy); 30/04/2025; DMY",
+                "date; 01/02/2025; "
+            })
+    void aHeadingMayNameTheOrder(String heading, String day, String order) {
+        assertThat(guess(heading + ",rear bar\n" + day + ",1.5\n").order())
+                .isEqualTo(order == null ? null : DateOrder.valueOf(order));
+    }
+
     /** Nobody sets 20 bar, nobody rides at 2 psi; 11 may be either (common practice, no source). */
     @ParameterizedTest
     @CsvSource({"1.6, 1.8, BAR", "24, 21, PSI", "165, 180, KPA", "11, 11.5, ", "2, 30, "})

@@ -43,7 +43,7 @@ class RegionOverHttpTest {
         assertThat(guest.get("/todo/month").body().replaceAll("(?s).*<thead>(.*?)</thead>.*", "$1"))
                 .containsSubsequence("Sun", "Mon", "Sat");
         String table = guest.get("/exchange/table.csv?sort=readings").body();
-        assertThat(table).contains(";2025-04-03;18:05:00;Plover;rear;1,75;");
+        assertThat(table).contains("id;date (mm/dd/yyyy);time;", ";04/03/2025;6:05:00 PM;Plover;rear;1,75;");
         assertThat(Sent.table(guest, table).press("check")).contains(": 0 would be new");
         String rear = guest.ids("/log?words=one", "wheel-").get(0);
         try (PDDocument document = Loader.loadPDF(guest.bytes("/wheels/" + rear + "/history.pdf"))) {
