@@ -2,17 +2,13 @@ package org.stratopneum.web.exchange.archive;
 
 import java.io.IOException;
 import java.sql.SQLException;
-import java.time.Instant;
-import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -27,12 +23,7 @@ import org.stratopneum.web.intake.ImportFormat;
 import org.stratopneum.web.intake.ImportProgress;
 import org.stratopneum.web.intake.ImportStoppedException;
 import org.stratopneum.web.intake.Importer;
-import org.stratopneum.web.log.LogEntry;
 import org.stratopneum.web.log.LogIntake;
-import org.stratopneum.web.log.LogKind;
-import org.stratopneum.web.log.LogSource;
-import org.stratopneum.web.log.LogSubject;
-import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.log.entry.Picture;
 import org.stratopneum.web.log.entry.PictureReader;
 import org.stratopneum.web.platform.wording.Wording;
@@ -71,8 +62,8 @@ class ArchiveReader implements Importer {
 
     private final ArchiveMapper mapper;
     private final ArchiveSchema schema;
+    private final ArchiveLog log;
     private final LogIntake intake;
-    private final Logbook logbook;
     private final Summaries summaries;
     private final Wording wording;
     private final PictureReader pictures;
@@ -88,15 +79,15 @@ class ArchiveReader implements Importer {
     ArchiveReader(
             ArchiveMapper mapper,
             ArchiveSchema schema,
+            ArchiveLog log,
             LogIntake intake,
-            Logbook logbook,
             Summaries summaries,
             Wording wording,
             PictureReader pictures) {
         this.mapper = mapper;
         this.schema = schema;
+        this.log = log;
         this.intake = intake;
-        this.logbook = logbook;
         this.summaries = summaries;
         this.wording = wording;
         this.pictures = pictures;
@@ -196,8 +187,7 @@ class ArchiveReader implements Importer {
         private final ImportProgress progress;
         private final Clash clash;
         private final Map<ArchiveTable, List<String>> columns = new EnumMap<>(ArchiveTable.class);
-        private final Map<ArchiveTable, List<ArchiveMapper.Reference>> references = new EnumMap<>(ArchiveTable.class);
-        private final Map<String, Set<UUID>> there = new HashMap<>();
+        private final ArchiveReferences references;
         private final Map<ArchiveTable, Set<UUID>> before = new EnumMap<>(ArchiveTable.class);
         private final Map<UUID, List<JsonNode>> pieces = new LinkedHashMap<>();
         private final Set<UUID> bikes = new HashSet<>();
@@ -206,6 +196,7 @@ class ArchiveReader implements Importer {
         Reading(ImportProgress progress, Clash clash) {
             this.progress = progress;
             this.clash = clash;
+            this.references = new ArchiveReferences(mapper, wording, progress);
         }
 
         /** Reads those parts of a file that are wanted. */
@@ -277,7 +268,7 @@ class ArchiveReader implements Importer {
         private void keep(ArchiveTable table, List<JsonNode> rows, int until) {
             int first = until - rows.size();
             if (!rows.isEmpty() && progress.fine()) {
-                dangling(table, rows, first);
+                references.check(table, rows, first);
             }
             if (rows.isEmpty() || !progress.fine()) {
                 rows.clear();
@@ -286,7 +277,7 @@ class ArchiveReader implements Importer {
             String where = table.list() + "[" + first + " … " + (until - 1) + "]";
             try {
                 if (table == ArchiveTable.LOG) {
-                    keepLog(rows, first);
+                    bikes.addAll(log.keep(rows, first, clash, progress));
                 } else {
                     keepRows(table, rows, where);
                 }
@@ -296,36 +287,6 @@ class ArchiveReader implements Importer {
             rows.clear();
         }
 
-        /** Whatever a row names is here, or comes before it. */
-        private void dangling(ArchiveTable table, List<JsonNode> rows, int first) {
-            for (ArchiveMapper.Reference reference :
-                    references.computeIfAbsent(table, one -> mapper.references(one.table()))) {
-                String name = ColumnNames.json(reference.column());
-                Set<UUID> known = there.computeIfAbsent(reference.target(), one -> new HashSet<>());
-                if (reference.target().equals(table.table())) {
-                    rows.forEach(row -> known.add(id(row, "id")));
-                }
-                Set<UUID> asked = new HashSet<>();
-                rows.stream().map(row -> id(row, name)).filter(Objects::nonNull).forEach(asked::add);
-                asked.removeAll(known);
-                known.addAll(among(reference.target(), asked));
-                for (int i = 0; i < rows.size(); i++) {
-                    UUID named = id(rows.get(i), name);
-                    if (named != null && !known.contains(named)) {
-                        progress.fault(
-                                table.list() + "[" + (first + i) + "]",
-                                wording.text("archive.dangling", name, named, listNamed(reference.target())));
-                    }
-                }
-            }
-        }
-
-        private Set<UUID> among(String table, Set<UUID> ids) {
-            return ids.isEmpty()
-                    ? Set.of()
-                    : mapper.among(table, ids.stream().map(UUID::toString).collect(Collectors.joining(",", "{", "}")));
-        }
-
         private void keepRows(ArchiveTable table, List<JsonNode> rows, String where) {
             List<JsonNode> own = ofNewParents(table, rows);
             if (own.isEmpty()) {
@@ -333,11 +294,11 @@ class ArchiveReader implements Importer {
             }
             if (table == ArchiveTable.PHOTOS || table.hasPieces()) {
                 Set<UUID> ids = new HashSet<>();
-                own.forEach(row -> ids.add(id(row, "id")));
-                Set<UUID> known = empty ? Set.of() : among(table.table(), ids);
+                own.forEach(row -> ids.add(ArchiveRow.id(row, "id")));
+                Set<UUID> known = empty ? Set.of() : references.among(table.table(), ids);
                 if (table == ArchiveTable.PHOTOS) {
                     own.stream()
-                            .filter(row -> !known.contains(id(row, "id")))
+                            .filter(row -> !known.contains(ArchiveRow.id(row, "id")))
                             .forEach(row -> pictureAnew((ObjectNode) row, where));
                 } else {
                     before.computeIfAbsent(table, one -> new HashSet<>()).addAll(known);
@@ -370,13 +331,13 @@ class ArchiveReader implements Importer {
             String parent = ColumnNames.json(table.parentColumn());
             List<JsonNode> fresh = new ArrayList<>();
             for (JsonNode row : rows) {
-                if (!old.contains(id(row, parent))) {
+                if (!old.contains(ArchiveRow.id(row, parent))) {
                     fresh.add(row);
                 } else if (table == ArchiveTable.TRACK_PIECES) {
                     // the file of a ride that is there
                     progress.count(0, 1);
                 } else {
-                    pieces.computeIfAbsent(id(row, parent), one -> new ArrayList<>())
+                    pieces.computeIfAbsent(ArchiveRow.id(row, parent), one -> new ArrayList<>())
                             .add(row);
                 }
             }
@@ -448,64 +409,6 @@ class ArchiveReader implements Importer {
             }
         }
 
-        private void keepLog(List<JsonNode> rows, int first) {
-            List<LogEntry> entries = new ArrayList<>();
-            for (int i = 0; i < rows.size(); i++) {
-                try {
-                    entries.add(entry(rows.get(i)));
-                } catch (JacksonException | IllegalArgumentException | NullPointerException wrong) {
-                    progress.fault("log[" + (first + i) + "].detail", wording.text("archive.detail"));
-                }
-            }
-            if (!progress.fine()) {
-                return;
-            }
-            entries.stream()
-                    .filter(entry -> LogKind.LEARNING.contains(entry.kind()))
-                    .map(entry -> entry.subject().bikeId())
-                    .forEach(bikes::add);
-            int added = intake.addNew(entries);
-            if (added < entries.size()) {
-                for (UUID other : intake.others(entries)) {
-                    if (clash == null) {
-                        progress.fault("log", wording.text("archive.other.whole", other));
-                    } else {
-                        // the log is added to and never written over
-                        progress.note(wording.text("archive.other.KEEP", "log", other));
-                    }
-                }
-            }
-            progress.count(added, entries.size() - added);
-        }
-
-        private LogEntry entry(JsonNode row) {
-            LogKind kind = LogKind.valueOf(row.get("kind").asString());
-            return new LogEntry(
-                    id(row, "id"),
-                    moment(row, "happenedAt"),
-                    moment(row, "writtenAt"),
-                    java.time.ZoneId.of(row.get("zone").asString()).getId(),
-                    new LogSubject(
-                            id(row, "bikeId"),
-                            id(row, "wheelsetId"),
-                            id(row, "wheelId"),
-                            id(row, "tireId"),
-                            id(row, "gaugeId"),
-                            id(row, "placeId"),
-                            id(row, "partId")),
-                    row.get("temperatureC").isNull()
-                            ? null
-                            : row.get("temperatureC").doubleValue(),
-                    logbook.detail(kind, row.get("detail").toString()),
-                    LogSource.valueOf(row.get("source").asString()),
-                    id(row, "supersedes"),
-                    row.get("struck").booleanValue(),
-                    row.get("note").isNull() ? null : row.get("note").asString(),
-                    row.get("sourceReference").isNull()
-                            ? null
-                            : row.get("sourceReference").asString());
-        }
-
         /** What fits the schema may still make no sense together: everything is looked at once before it is kept. */
         private void lookOver() {
             try {
@@ -514,24 +417,6 @@ class ArchiveReader implements Importer {
                 throw new ImportStoppedException("$", wording.text("archive.senseless"));
             }
         }
-    }
-
-    /** The list of an archive in which rows of a table stand. */
-    private static String listNamed(String table) {
-        return Stream.of(ArchiveTable.values())
-                .filter(one -> one.table().equals(table))
-                .map(ArchiveTable::list)
-                .findFirst()
-                .orElse(table);
-    }
-
-    private static UUID id(JsonNode row, String field) {
-        JsonNode value = row.path(field);
-        return value.isNull() || value.isMissingNode() ? null : UUID.fromString(value.asString());
-    }
-
-    private static Instant moment(JsonNode row, String field) {
-        return OffsetDateTime.parse(row.get(field).asString()).toInstant();
     }
 
     /** What the database found wrong, in our words by its code (PostgreSQL, appendix A); its own name our tables. */
