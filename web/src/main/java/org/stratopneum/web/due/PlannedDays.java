@@ -35,6 +35,7 @@ import net.fortuna.ical4j.model.property.RRule;
 import net.fortuna.ical4j.model.property.RecurrenceId;
 import net.fortuna.ical4j.model.property.immutable.ImmutableStatus;
 import net.fortuna.ical4j.transform.recurrence.Frequency;
+import org.stratopneum.web.platform.wording.DateText;
 
 /**
  * Days on which something is planned, out of a calendar (RFC 5545): those of the next year, at most sixty of what comes
@@ -208,7 +209,7 @@ final class PlannedDays {
                 return;
             }
             if (what.isEmpty() && !days.isEmpty()) {
-                left.add(new LeftOut(Reason.NO_NAME, days.get(0).toString()));
+                left.add(new LeftOut(Reason.NO_NAME, DateText.date(days.get(0))));
                 return;
             }
             over += days.isEmpty() ? 1 : 0;

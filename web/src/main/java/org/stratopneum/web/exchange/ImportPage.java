@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.stratopneum.web.exchange.csv.CsvPreview;
+import org.stratopneum.web.exchange.csv.CsvService;
 import org.stratopneum.web.intake.ImportFault;
 import org.stratopneum.web.intake.ImportForm;
 import org.stratopneum.web.intake.ImportRun;
@@ -30,7 +31,7 @@ public record ImportPage(
         Map<String, String> open,
         CsvPreview preview,
         ImportForm asks,
-        Map<String, List<org.stratopneum.web.exchange.csv.CsvService.Choice>> choices,
+        Map<String, List<CsvService.Choice>> choices,
         List<ImportFault> faults,
         List<String> notes,
         UUID same,

@@ -120,7 +120,7 @@ class PlannedDaysTest {
         assertThat(event("SUMMARY:Some day").left())
                 .containsExactly(new PlannedDays.LeftOut(PlannedDays.Reason.NO_DAY, "Some day"));
         assertThat(event("DTSTART;VALUE=DATE:20260502").left())
-                .containsExactly(new PlannedDays.LeftOut(PlannedDays.Reason.NO_NAME, "2026-05-02"));
+                .containsExactly(new PlannedDays.LeftOut(PlannedDays.Reason.NO_NAME, "2 May 2026"));
         assertThat(event("DTSTART;VALUE=DATE:20260502", "STATUS:TENTATIVE", "SUMMARY:Perhaps")
                         .left())
                 .isEmpty();

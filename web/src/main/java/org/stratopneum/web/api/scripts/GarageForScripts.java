@@ -6,7 +6,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -160,7 +162,7 @@ class GarageForScripts {
     record Advice(
             UUID wheelId,
             double gaugeKpa,
-            Set set,
+            Settable set,
             Double lowKpa,
             Double highKpa,
             double floorKpa,
@@ -169,7 +171,7 @@ class GarageForScripts {
             List<Verdict> verdicts) {}
 
     /** A pressure in the rider's unit, in steps of their gauge. */
-    record Set(double value, PressureUnit unit) {}
+    record Settable(double value, PressureUnit unit) {}
 
     /** What speaks against something, and what would make it fine. */
     record Verdict(String level, String code, String message, String fix) {}
@@ -193,8 +195,8 @@ class GarageForScripts {
     public Wheels wheels() {
         Map<UUID, BikeState> byPair = new LinkedHashMap<>();
         garage.bikes().forEach(bike -> byPair.put(bike.wheelsetId(), bike));
-        java.util.Set<UUID> mounted = java.util.Set.copyOf(
-                byPair.keySet().stream().filter(java.util.Objects::nonNull).toList());
+        Set<UUID> mounted =
+                Set.copyOf(byPair.keySet().stream().filter(Objects::nonNull).toList());
         List<Wheel> wheels = new ArrayList<>();
         for (FittedTires.Wheel wheel : fittings.all().wheels()) {
             BikeState bike = byPair.computeIfAbsent(
@@ -204,7 +206,7 @@ class GarageForScripts {
         return new Wheels(wheels, ReadIn.of(riders.self().units()));
     }
 
-    private Wheel wheel(FittedTires.Wheel wheel, WheelState state, java.util.Set<UUID> mounted) {
+    private Wheel wheel(FittedTires.Wheel wheel, WheelState state, Set<UUID> mounted) {
         WheelState.Rim rim = state.rim();
         return new Wheel(
                 wheel.id(),
@@ -266,7 +268,7 @@ class GarageForScripts {
                 wheelId,
                 own.pressure().kpa(),
                 AdvisedPressures.settable(advice, unit)
-                        .map(told -> new Set(rear ? told.rear() : told.front(), unit))
+                        .map(told -> new Settable(rear ? told.rear() : told.front(), unit))
                         .orElse(null),
                 window.map(range -> range.low().kpa()).orElse(null),
                 window.map(range -> range.high().kpa()).orElse(null),

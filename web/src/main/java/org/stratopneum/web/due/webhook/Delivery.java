@@ -10,7 +10,7 @@ import java.util.UUID;
  *
  * @param what the matter in words
  * @param attempts how often it was sent
- * @param answer what came back last, or null
+ * @param answer what came back last: a status of HTTP, or why there was none; null before it was sent
  * @param sentAt when it was heard, or null
  */
 public record Delivery(
@@ -24,6 +24,10 @@ public record Delivery(
         String answer,
         Instant sentAt,
         boolean givenUp) {
+
+    static final String NOT_PUBLIC = "not-public";
+    static final String LATE = "late";
+    static final String NOBODY = "nobody";
 
     /** After how long it is sent again; after the last nobody tries any more: a day and a half in all. */
     private static final List<Duration> AGAIN = List.of(

@@ -9,6 +9,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.stratopneum.web.due.DueEntries;
@@ -28,7 +29,7 @@ class WebhookScan {
 
     private final WebhookMapper mapper;
     private final DueEntries dues;
-    private final org.springframework.beans.factory.ObjectProvider<BackgroundWork> work;
+    private final ObjectProvider<BackgroundWork> work;
     private final Logbook logbook;
     private final JsonMapper json;
     private final TransactionTemplate transaction;
@@ -37,7 +38,7 @@ class WebhookScan {
     WebhookScan(
             WebhookMapper mapper,
             DueEntries dues,
-            org.springframework.beans.factory.ObjectProvider<BackgroundWork> work,
+            ObjectProvider<BackgroundWork> work,
             Logbook logbook,
             JsonMapper json,
             TransactionTemplate transaction) {

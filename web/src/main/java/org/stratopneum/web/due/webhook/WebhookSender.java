@@ -5,6 +5,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.net.http.HttpTimeoutException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
@@ -55,7 +56,9 @@ class WebhookSender {
         long moment = now.getEpochSecond();
         String id = delivery.id().toString();
         try {
-            targets.check(webhook.url());
+            if (!targets.isAllowed(webhook.url())) {
+                return delivery.notHeard(Delivery.NOT_PUBLIC);
+            }
             HttpRequest request = HttpRequest.newBuilder(URI.create(webhook.url()))
                     .timeout(PATIENCE)
                     .header("Content-Type", "application/json")
@@ -67,10 +70,13 @@ class WebhookSender {
                     .build();
             int status =
                     client.send(request, HttpResponse.BodyHandlers.discarding()).statusCode();
-            return status / 100 == SUCCESS ? delivery.heard("" + status, now) : delivery.notHeard("" + status);
+            return status / 100 == SUCCESS
+                    ? delivery.heard(String.valueOf(status), now)
+                    : delivery.notHeard(String.valueOf(status));
+        } catch (HttpTimeoutException late) {
+            return delivery.notHeard(Delivery.LATE);
         } catch (IOException nobody) {
-            String why = nobody.getMessage() == null ? nobody.getClass().getSimpleName() : nobody.getMessage();
-            return delivery.notHeard(why);
+            return delivery.notHeard(Delivery.NOBODY);
         } catch (InterruptedException ended) {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(ended);

@@ -116,7 +116,13 @@ class WebhookService {
             return wording.text("webhook.waits");
         }
         return wording.text(
-                delivery.givenUp() ? "webhook.given-up" : "webhook.again", delivery.attempts(), delivery.answer());
+                delivery.givenUp() ? "webhook.given-up" : "webhook.again", delivery.attempts(), answer(delivery));
+    }
+
+    private String answer(Delivery delivery) {
+        return Character.isDigit(delivery.answer().charAt(0))
+                ? wording.text("webhook.answer.status", delivery.answer())
+                : wording.text("webhook.answer." + delivery.answer());
     }
 
     /** The page again with its faults, or nothing. */

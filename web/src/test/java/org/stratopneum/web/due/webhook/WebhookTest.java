@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.InetAddress;
 import java.net.URI;
 import java.net.UnknownHostException;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -94,8 +95,7 @@ class WebhookTest {
         String signed = letter.id() + "." + letter.moment() + "." + letter.body();
         assertThat(letter.signature())
                 .isEqualTo("v1,"
-                        + Base64.getEncoder()
-                                .encodeToString(mac.doFinal(signed.getBytes(java.nio.charset.StandardCharsets.UTF_8))));
+                        + Base64.getEncoder().encodeToString(mac.doFinal(signed.getBytes(StandardCharsets.UTF_8))));
         assertThat(Duration.between(Instant.ofEpochSecond(Long.parseLong(letter.moment())), Instant.now()))
                 .isLessThan(Duration.ofMinutes(1));
         assertThat(guest.get("/webhooks").body()).contains("the signature is right", "received ");
@@ -125,6 +125,23 @@ class WebhookTest {
                 }));
         assertThat(waits).hasSize(7).isSorted();
         assertThat(waits.stream().reduce(Duration.ZERO, Duration::plus)).isGreaterThan(Duration.ofDays(1));
+        assertThat(guest.get("/webhooks").body())
+                .contains("not received after 8 attempts (answer 503); it is not sent again");
+    }
+
+    /** What was public when it was entered may lead elsewhere later. */
+    @Test
+    void nothingIsSentToAnAddressThatLeadsInside() {
+        Webhook webhook = new Webhook(UUID.randomUUID(), "http://127.0.0.1:1/", "s".repeat(43), Instant.now());
+        Delivery delivery = Delivery.fresh(webhook.id(), "x", "x", "{}", Instant.now());
+        TestRider.of(guest.riderId(), transactions).does(() -> {
+            mapper.insert(webhook);
+            mapper.add(delivery);
+        });
+        CurrentRider.runAs(
+                new RiderPrincipal(guest.riderId(), false),
+                () -> assertThat(sender.send(delivery.id())).isPresent());
+        assertThat(guest.get("/webhooks").body()).contains("the address leads to this machine or a private network");
     }
 
     @Test
