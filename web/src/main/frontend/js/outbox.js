@@ -67,13 +67,25 @@ async function refreshOnce() {
 }
 
 let sending;
+let asked = false;
 
 /** Sends what waits of the rider who is signed in; one at a time, oldest first. Stops where there is no signal. */
 export function send() {
-  sending ??= sendAll().finally(() => {
+  asked = true;
+  sending ??= sendAsAsked().finally(() => {
     sending = undefined;
   });
   return sending;
+}
+
+/** What came to wait while others were sent is sent too. */
+async function sendAsAsked() {
+  let all;
+  do {
+    asked = false;
+    all = await sendAll();
+  } while (asked);
+  return all;
 }
 
 async function sendAll() {

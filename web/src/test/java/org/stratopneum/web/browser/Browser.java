@@ -8,12 +8,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentLinkedDeque;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.logging.Level;
 import org.openqa.selenium.By;
 import org.openqa.selenium.ElementNotInteractableException;
 import org.openqa.selenium.NoSuchElementException;
+import org.openqa.selenium.Rectangle;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebDriver;
@@ -40,6 +42,8 @@ final class Browser implements AutoCloseable {
 
     /** How often a condition is looked at again. */
     private static final Duration GLANCE = Duration.ofMillis(20);
+
+    private static final int MOST_LOOKS = 50;
 
     /** Puts the letters into a field that takes any, with the cursor behind them; says whether it did. */
     private static final String AT_ONCE = """
@@ -224,7 +228,21 @@ final class Browser implements AutoCloseable {
 
     void click(WebElement target) {
         driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", target);
+        waitUntilStill(target);
         target.click();
+    }
+
+    /** What comes late, such as a font or a part that a script draws, moves what stands below it. */
+    private static void waitUntilStill(WebElement target) {
+        Rectangle before = target.getRect();
+        for (int i = 0; i < MOST_LOOKS; i++) {
+            LockSupport.parkNanos(GLANCE.toNanos());
+            Rectangle now = target.getRect();
+            if (now.equals(before)) {
+                return;
+            }
+            before = now;
+        }
     }
 
     /** Types a letter that leads to a new page, and waits until it is there. */

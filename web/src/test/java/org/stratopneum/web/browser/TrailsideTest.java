@@ -73,25 +73,16 @@ class TrailsideTest {
                 .equals(true));
     }
 
-    private static void press(Browser phone, String css) {
-        phone.waitFor(there -> {
-            WebElement button = there.findElement(org.openqa.selenium.By.cssSelector(css));
-            phone.driver().executeScript("arguments[0].scrollIntoView({block: 'center'})", button);
-            button.click();
-            return true;
-        });
-    }
-
     /** Answers the step {@code code}, and waits until it is over. */
     private static void reply(Browser phone, String code, String reply) {
         phone.find("#step[data-code='" + code + "']");
-        press(phone, "#step [data-reply='" + reply + "']");
+        phone.click("#step [data-reply='" + reply + "']");
         phone.waitFor(there -> phone.all("#step[data-code='" + code + "']").isEmpty());
     }
 
     /** Says that it is in the bag. */
     private static void has(Browser phone, String what) {
-        press(phone, "[data-has=" + what + "]");
+        phone.click("[data-has=" + what + "]");
         phone.waitFor(there ->
                 !phone.all("[data-has=" + what + "][aria-pressed=true]").isEmpty());
     }
@@ -111,7 +102,7 @@ class TrailsideTest {
             try {
                 // what is typed on a page that is still open waits
                 phone.type(".enter [name=rear]", "18.5");
-                press(phone, ".enter .save");
+                phone.click(".enter .save");
                 phone.waitFor(there -> phone.text("[data-kept]").contains("saved on this device"));
 
                 // another page of the site, asked for without signal, is what the phone keeps of the bikes
@@ -121,16 +112,16 @@ class TrailsideTest {
                         .contains("Plover", "57-622", "Never above")
                         .contains("Leak-down test", "Shake it, tilt it", "Next steps");
                 phone.type("#home form input", "17,5");
-                press(phone, "#home form button");
+                phone.click("#home form button");
                 phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 2);
                 assertThat(phone.text("#todo")).contains("To do", "Plover");
                 // a step that is done there waits too, and the next one is shown
                 String step = phone.text("[data-card] strong");
-                press(phone, "[data-card] [data-answer=DONE]");
+                phone.click("[data-card] [data-answer=DONE]");
                 phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 3);
                 assertThat(phone.text("[data-card] strong")).isNotEqualTo(step);
                 assertThat(phone.sidewaysScroll()).isZero();
-                press(phone, "a[href='/trailside']");
+                phone.click("a[href='/trailside']");
 
                 assertThat(phone.text("#step h2")).isEqualTo("Turn the hole to the bottom");
                 assertThat(phone.text(".trail-minute")).matches("\\d+ s|The minute is over");
@@ -146,16 +137,16 @@ class TrailsideTest {
                 }
 
                 // a bag that nobody counted: a touch each, then what is known better
-                press(phone, "#ask-where [data-answer=TREAD]");
-                press(phone, "#ask-size [data-answer=UP_TO_6]");
+                phone.click("#ask-where [data-answer=TREAD]");
+                phone.click("#ask-size [data-answer=UP_TO_6]");
                 has(phone, "PLUG");
                 has(phone, "GAS");
-                press(phone, "[data-act='bag-known']");
-                press(phone, "[data-change=bag]");
+                phone.click("[data-act='bag-known']");
+                phone.click("[data-change=bag]");
                 new Select(phone.find("#bag-grams")).selectByValue("25");
-                press(phone, "[data-item='GAS'] [data-act='more']");
+                phone.click("[data-item='GAS'] [data-act='more']");
                 phone.waitFor(there -> phone.text("[data-item='GAS'] strong").equals("2"));
-                press(phone, "[data-act='bag-right']");
+                phone.click("[data-act='bag-right']");
                 phone.waitFor(there -> phone.all("#ask-bag").isEmpty());
                 reply(phone, "hole-down", "still-open");
                 reply(phone, "plug-ream", "done");
@@ -165,15 +156,15 @@ class TrailsideTest {
                         .contains("push-on head", "tip all the way", "At home: let it out")
                         .doesNotContain("go over the limit");
                 reply(phone, "plug-air", "weeps");
-                press(phone, "[data-act=back]");
+                phone.click("[data-act=back]");
                 reply(phone, "plug-air", "holds");
                 assertThat(phone.text("#step h2")).isEqualTo("Ride on");
                 assertThat(phone.text("#chores"))
                         .contains("Let the carbon dioxide out", "Look at the plug", "Dip", "Restock the repair kit");
-                press(phone, "#write");
+                phone.click("#write");
                 assertThat(phone.text("#written")).contains("Saved on this device. It is sent when there is signal.");
                 phone.type("#reading", "20,5");
-                press(phone, "#write-reading");
+                phone.click("#write-reading");
                 phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 5);
 
                 // left, and opened again: the old stop is offered, not simply opened
@@ -181,12 +172,12 @@ class TrailsideTest {
                 phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 5);
                 assertThat(phone.text("#step h2")).isEqualTo("Turn the hole to the bottom");
                 assertThat(phone.text("#offer")).matches("(?s)Continue the flat from \\d\\d:\\d\\d\\s+New flat");
-                press(phone, "#continue");
+                phone.click("#continue");
                 phone.waitFor(there -> phone.text("#step h2").equals("Ride on"));
             } finally {
                 back();
             }
-            press(phone, "#send");
+            phone.click("#send");
             phone.waitFor(there -> phone.all("#outbox").isEmpty());
             assertThat(phone.text("#written")).isEqualTo("It is in the log.");
             assertThat(job.step()).as("the step that was done without signal").isNotEqualTo(firstStep);
@@ -209,10 +200,10 @@ class TrailsideTest {
         try (Browser phone = Browser.phone(390)) {
             new Newcomer(phone, site).entersABike();
             keep(phone);
-            press(phone, "[data-act=walk]");
+            phone.click("[data-act=walk]");
             away();
             try {
-                press(phone, "#write");
+                phone.click("#write");
                 phone.waitFor(there -> phone.all("#outbox [data-waits=WAITS]").size() == 1);
             } finally {
                 back();
@@ -228,14 +219,14 @@ class TrailsideTest {
                             });
                             """);
             phone.open(site.address() + "/account");
-            press(phone, "#sign-out");
+            phone.click("#sign-out");
             phone.waitFor(there -> phone.text("#sign-out-text").contains("not in the log yet: 1"));
-            press(phone, "[data-act=send]");
+            phone.click("[data-act=send]");
             phone.waitFor(there -> phone.text("[data-act=failed]").contains("could not be sent"));
-            press(phone, "[data-act=stay]");
+            phone.click("[data-act=stay]");
             assertThat(phone.driver().getCurrentUrl()).endsWith("/account");
-            press(phone, "#sign-out");
-            press(phone, "[data-act=drop]");
+            phone.click("#sign-out");
+            phone.click("[data-act=drop]");
             phone.waitFor(there -> there.getCurrentUrl().endsWith("/sign-in"));
 
             phone.open(site.address() + "/trailside");
@@ -258,8 +249,8 @@ class TrailsideTest {
         try (Browser phone = Browser.phone(390)) {
             new Newcomer(phone, site).entersABike();
             keep(phone);
-            press(phone, "[data-act=walk]");
-            press(phone, "#write");
+            phone.click("[data-act=walk]");
+            phone.click("#write");
             phone.waitFor(there -> phone.text("#written").equals("It is in the log."));
             // the answer was lost on the way, and the entry was changed on the device meanwhile
             phone.driver().executeAsyncScript("""
@@ -279,7 +270,7 @@ class TrailsideTest {
             phone.open(site.address() + "/trailside");
             phone.find("#outbox [data-waits=CONFLICT]");
             assertThat(phone.text("#outbox")).contains("Flat: Walk", "Another end");
-            press(phone, "[data-act='as-new']");
+            phone.click("[data-act='as-new']");
             phone.waitFor(there -> phone.all("#outbox").isEmpty());
             phone.open(site.address() + "/log");
             assertThat(phone.text("main")).contains("1.50 bar", "Flat: Walk");
@@ -291,22 +282,22 @@ class TrailsideTest {
         try (Browser phone = Browser.phone(390)) {
             new Newcomer(phone, site).entersABike();
             keep(phone);
-            press(phone, "#ask-where [data-answer=FLANK]");
-            press(phone, "#ask-sealant [data-answer=DRY]");
+            phone.click("#ask-where [data-answer=FLANK]");
+            phone.click("#ask-sealant [data-answer=DRY]");
             phone.waitFor(there -> phone.all("#ask-sealant").isEmpty());
-            press(phone, "#quick summary");
+            phone.click("#quick summary");
             phone.type("#reading", "21");
             phone.driver().executeScript("window.dispatchEvent(new Event('device-changed'))");
             phone.driver().executeScript("window.dispatchEvent(new Event('online'))");
             phone.waitFor(there -> phone.text("#meanwhile").contains("dried up"));
             assertThat(phone.text("#meanwhile")).contains("Sidewall", "Tubeless, dried up");
             assertThat(phone.find("#reading").getDomProperty("value")).isEqualTo("21");
-            press(phone, "#write-reading");
+            phone.click("#write-reading");
             phone.waitFor(there -> "".equals(phone.find("#reading").getDomProperty("value")));
             phone.type("#reading", "a lot");
             // what was sent goes from the list above meanwhile, and the button moves up
             phone.waitFor(there -> {
-                press(phone, "#write-reading");
+                phone.click("#write-reading");
                 return phone.text("#fault-reading").contains("A number from 0 to 174 psi");
             });
             phone.waitFor(there -> phone.all("#outbox").isEmpty());
@@ -319,7 +310,7 @@ class TrailsideTest {
         try (Browser phone = Browser.phone(390)) {
             new Newcomer(phone, site).entersABike();
             keep(phone);
-            press(phone, "#quick summary");
+            phone.click("#quick summary");
             phone.type("#reading", "a lot");
             Actions finger = new Actions(phone.driver());
             phone.waitFor(there -> {
@@ -334,6 +325,45 @@ class TrailsideTest {
             finger.pause(Duration.ofMillis(300)).release().perform();
             assertThat(phone.text("#of-others")).contains("Somebody");
             assertThat(phone.text("#fault-reading")).contains("A number from 0 to 174 psi");
+        }
+    }
+
+    /** While the last of a sending is under way, which is to fetch what is the rider's anew. */
+    @Test
+    void whatComesToWaitWhileOthersAreSentIsSentToo() {
+        try (Browser phone = Browser.phone(390)) {
+            new Newcomer(phone, site).entersABike();
+            keep(phone);
+            phone.driver().executeAsyncScript("""
+                            const done = arguments[0];
+                            (async () => {
+                              const [device, outbox] = await Promise.all(
+                                ["module-device", "module-outbox"].map((one) => import(document.getElementById(one).href)));
+                              const mine = await device.kept("mine");
+                              const wheel = mine.bikes[0].wheels[0];
+                              const waits = (state, words) => device.wait({
+                                rider: mine.rider.id, name: mine.rider.name, state, words,
+                                body: { id: crypto.randomUUID(), kind: "READING", bikeId: mine.bikes[0].id,
+                                        wheelId: wheel.id, tireId: wheel.tire, at: null, kpa: 150, unit: "BAR" },
+                              });
+                              await waits("GONE", "Stays");
+                              let asked = 0;
+                              const { fetch } = window;
+                              window.fetch = async (what, ...how) => {
+                                asked += String(what).endsWith("/mine.json") ? 1 : 0;
+                                if (asked === 2) {
+                                  await waits("WAITS", "Comes later");
+                                  outbox.send();
+                                }
+                                return fetch(what, ...how);
+                              };
+                              await outbox.send();
+                            })().then(done);
+                            """);
+            phone.waitFor(there -> phone.text("#outbox").contains("Stays"));
+            phone.waitFor(there -> !phone.text("#outbox").contains("Comes later"));
+            phone.open(site.address() + "/log");
+            assertThat(phone.text("main")).contains("1.50 bar");
         }
     }
 
@@ -364,7 +394,7 @@ class TrailsideTest {
             assertThat(phone.text("main")).doesNotContain("traces");
             phone.open(site.address() + "/trailside");
             assertThat(phone.text("#of-others")).as("it still waits").contains("Somebody");
-            press(phone, "[data-act='drop-others']");
+            phone.click("[data-act='drop-others']");
             phone.waitFor(there -> phone.all("#of-others").isEmpty());
         }
     }
@@ -374,26 +404,26 @@ class TrailsideTest {
         try (Browser phone = Browser.phone(390)) {
             new Newcomer(phone, site).signsUp();
             phone.open(site.address() + "/account");
-            press(phone, "#sign-out");
+            phone.click("#sign-out");
             phone.waitFor(there -> there.getCurrentUrl().endsWith("/sign-in"));
             keep(phone);
             away();
             try {
                 phone.open(site.address() + "/trailside");
-                press(phone, "#ask-wheel [data-answer='50-622']");
-                press(phone, "#ask-sealant [data-answer=TUBE]");
+                phone.click("#ask-wheel [data-answer='50-622']");
+                phone.click("#ask-sealant [data-answer=TUBE]");
                 // nobody is sent walking before they were asked what they have
                 phone.find("#step[data-code=bag]");
                 has(phone, "TUBE");
                 has(phone, "PUMP");
-                press(phone, "[data-act='bag-known']");
+                phone.click("[data-act='bag-known']");
                 phone.find("#step[data-code=wheel-out]");
                 assertThat(phone.text("#step")).contains("beginning at the valve", "the other one stays on");
-                press(phone, "#budget summary");
+                phone.click("#budget summary");
                 assertThat(phone.text("#budget")).contains("strokes to", "Nothing here goes above");
-                press(phone, "[data-change=wheel]");
+                phone.click("[data-change=wheel]");
                 phone.type("#other-size", "62-584");
-                press(phone, "#other-get");
+                phone.click("#other-get");
                 phone.waitFor(there -> phone.text("#ask-wheel")
                         .contains("Another size needs signal once. Take the nearest of the list, or a smaller one."));
             } finally {
