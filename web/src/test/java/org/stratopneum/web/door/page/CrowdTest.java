@@ -76,7 +76,8 @@ class CrowdTest {
     @Test
     void halfSentFormsHoldNobodyUp() throws IOException {
         assertThat(besides("/sign-in", "application/x-www-form-urlencoded", 1000, "name=a"))
-                .startsWith("HTTP/1.1 408");
+                .as("too slow, or turned away where others fill the place already")
+                .containsPattern("^HTTP/1.1 (408|503)");
     }
 
     /** A stranger's file is refused before any of it is received. */
