@@ -138,7 +138,7 @@ class RidesAndPlansTest {
     void aBadTrackIsToldAndNothingIsKept(String text) {
         Sent sent = sent("bad.gpx", text);
         assertThat(sent.press("bring-in"))
-                .contains(". Fix them in the file and upload it again, or change the column mapping below.")
+                .contains(". Fix them in the file and upload it again.")
                 .doesNotContain("root:");
         assertThat(guest.ids("/log?topic=RIDES", "/log/")).isEmpty();
     }
@@ -201,6 +201,6 @@ class RidesAndPlansTest {
         Sent sent = sent("broken.ics", "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nnothing");
         assertThat(sent.page()).contains("Not a calendar that can be read (RFC 5545), or larger than 5 MB.");
         assertThat(sent.press("bring-in"))
-                .contains(". Fix them in the file and upload it again, or change the column mapping below.");
+                .contains(". Fix them in the file and upload it again.");
     }
 }

@@ -17,7 +17,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
@@ -39,16 +38,32 @@ public class CsvExport {
 
     /** What a table holds. */
     public enum Sort {
-        READINGS(LogKind.READINGS),
-        SEALANT(List.of(LogKind.SEALANT_ADDED, LogKind.SEALANT_DIPPED)),
-        RIDES(List.of(LogKind.RIDDEN)),
-        LOG(List.of(LogKind.values())),
+        READINGS(
+                LogKind.READINGS, CsvField.PRESSURE, CsvField.STATE, CsvField.TEMPERATURE, Besides.GAUGE, Besides.TIRE),
+        SEALANT(
+                List.of(LogKind.SEALANT_ADDED, LogKind.SEALANT_DIPPED),
+                CsvField.FILLED,
+                CsvField.DEPTH,
+                Besides.BOTTLE,
+                Besides.TIRE),
+        RIDES(
+                List.of(LogKind.RIDDEN),
+                CsvField.DISTANCE,
+                CsvField.CLIMB,
+                CsvField.MINUTES,
+                CsvField.WET,
+                CsvField.GROUND),
+        LOG(List.of(LogKind.values()), Besides.WHEELSET, Besides.TIRE, Besides.KIND, Besides.WHAT),
         PARTS(List.of());
 
         private final Collection<LogKind> kinds;
 
-        Sort(Collection<LogKind> kinds) {
+        /** What stands between the wheel and the note. */
+        private final List<Enum<?>> own;
+
+        Sort(Collection<LogKind> kinds, Enum<?>... own) {
             this.kinds = kinds;
+            this.own = List.of(own);
         }
     }
 
@@ -175,62 +190,16 @@ public class CsvExport {
     }
 
     private static List<Sheet.Column> columns(Sort sort, Rider rider) {
-        return switch (sort) {
-            case READINGS ->
-                columns(
-                        rider,
-                        CsvField.ID,
-                        CsvField.DATE,
-                        CsvField.TIME,
-                        CsvField.BIKE,
-                        CsvField.WHEEL,
-                        CsvField.PRESSURE,
-                        CsvField.STATE,
-                        CsvField.TEMPERATURE,
-                        Besides.GAUGE,
-                        Besides.TIRE,
-                        CsvField.NOTE);
-            case SEALANT ->
-                columns(
-                        rider,
-                        CsvField.ID,
-                        CsvField.DATE,
-                        CsvField.TIME,
-                        CsvField.BIKE,
-                        CsvField.WHEEL,
-                        CsvField.FILLED,
-                        CsvField.DEPTH,
-                        Besides.BOTTLE,
-                        Besides.TIRE,
-                        CsvField.NOTE);
-            case RIDES ->
-                columns(
-                        rider,
-                        CsvField.ID,
-                        CsvField.DATE,
-                        CsvField.TIME,
-                        CsvField.BIKE,
-                        CsvField.DISTANCE,
-                        CsvField.CLIMB,
-                        CsvField.MINUTES,
-                        CsvField.WET,
-                        CsvField.GROUND,
-                        CsvField.NOTE);
-            case PARTS -> PartTable.columns(rider);
-            case LOG ->
-                columns(
-                        rider,
-                        CsvField.ID,
-                        CsvField.DATE,
-                        CsvField.TIME,
-                        CsvField.BIKE,
-                        CsvField.WHEEL,
-                        Besides.WHEELSET,
-                        Besides.TIRE,
-                        Besides.KIND,
-                        Besides.WHAT,
-                        CsvField.NOTE);
-        };
+        if (sort == Sort.PARTS) {
+            return PartTable.columns(rider);
+        }
+        List<Enum<?>> columns = new ArrayList<>(List.of(CsvField.ID, CsvField.DATE, CsvField.TIME, CsvField.BIKE));
+        if (sort != Sort.RIDES) {
+            columns.add(CsvField.WHEEL);
+        }
+        columns.addAll(sort.own);
+        columns.add(CsvField.NOTE);
+        return columns.stream().map(column -> column(rider, column)).toList();
     }
 
     /** Columns that are written and not read. */
@@ -241,10 +210,6 @@ public class CsvExport {
         WHEELSET,
         KIND,
         WHAT
-    }
-
-    private static List<Sheet.Column> columns(Rider rider, Enum<?>... columns) {
-        return Stream.of(columns).map(column -> column(rider, column)).toList();
     }
 
     private static Sheet.Column column(Rider rider, Enum<?> column) {

@@ -9,8 +9,10 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -35,6 +37,9 @@ final class CsvSheet implements Sheet {
     private final boolean comma = Region.current().decimalComma();
     private final boolean twelveHours = Region.current().twelveHours();
     private final DateOrder order = DateOrder.of(Region.current());
+
+    /** Days and times as they were written: they come again and again. */
+    private final Map<String, String> known = new HashMap<>();
 
     CsvSheet(OutputStream out, List<Column> columns) throws IOException {
         Writer letters = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8), BUFFER);
@@ -64,9 +69,13 @@ final class CsvSheet implements Sheet {
         return switch (type) {
             case TEXT -> marked(cell);
             case NUMBER, NUMBERS -> comma ? cell.replace('.', ',') : cell;
-            case DAY -> order.write(cell);
-            case CLOCK -> twelveHours ? LocalTime.parse(cell).format(TWELVE_HOURS) : cell;
+            case DAY -> order == DateOrder.YMD ? cell : known.computeIfAbsent(cell, order::write);
+            case CLOCK -> twelveHours ? known.computeIfAbsent(cell, CsvSheet::ofTwelve) : cell;
         };
+    }
+
+    private static String ofTwelve(String clock) {
+        return LocalTime.parse(clock).format(TWELVE_HOURS);
     }
 
     @Override
