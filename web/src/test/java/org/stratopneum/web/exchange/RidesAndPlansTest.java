@@ -200,7 +200,6 @@ class RidesAndPlansTest {
     void aBrokenCalendarIsTold() {
         Sent sent = sent("broken.ics", "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nnothing");
         assertThat(sent.page()).contains("Not a calendar that can be read (RFC 5545), or larger than 5 MB.");
-        assertThat(sent.press("bring-in"))
-                .contains(". Fix them in the file and upload it again.");
+        assertThat(sent.press("bring-in")).contains(". Fix them in the file and upload it again.");
     }
 }
