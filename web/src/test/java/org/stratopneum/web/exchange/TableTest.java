@@ -101,12 +101,17 @@ class TableTest {
         assertThat(guest.ids("/log?topic=READINGS&deleted=on", "/log/"))
                 .as("struck through, still readable")
                 .hasSize(5);
+        assertThat(guest.get("/exchange/table.csv?sort=readings").body().lines())
+                .as("its head alone")
+                .hasSize(1);
         assertThat(Sent.table(guest, NOTES).press("bring-in"))
                 .as("what is struck through stays so, and that is said")
                 .contains("0 new", "5 of these entries were imported before and deleted since");
         assertThat(guest.ids("/log?topic=READINGS", "/log/")).isEmpty();
         assertThat(guest.post(sent.path() + "/undo", Map.of()).statusCode()).isEqualTo(409);
         assertThat(sent.press("redo")).contains("id=\"done\"");
+        assertThat(guest.get("/exchange/table.csv?sort=readings").body().lines())
+                .hasSize(1 + 5);
         assertThat(guest.ids("/log?topic=READINGS", "/log/")).hasSize(5);
     }
 

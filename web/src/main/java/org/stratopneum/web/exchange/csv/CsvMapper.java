@@ -14,7 +14,8 @@ interface CsvMapper {
      * Whatever a gauge showed and holds, oldest first, strictly after a key. Rows end with the letter RS (U+001E), cells
      * with US (U+001F): moment (seconds since 1970 with their fraction), sequence, id, bike, wheel, reading (kPa gauge), kind,
      * whether after inflation, temperature (C), gauge, tire, note. One text for many rows is several times faster than
-     * rows of columns, and so are ids than joined names. Null where there is none.
+     * rows of columns, and so are ids than joined names; and all that hold are found at once by those few that were changed,
+     * where {@code log_current} looks for each. Null where there is none.
      *
      * @param after moment of the key, such as "1764145953.123456 seconds"
      */
@@ -25,8 +26,10 @@ interface CsvMapper {
                        e.detail ->> 'gaugeKpa', E'\\x1f', e.kind, E'\\x1f', e.detail ->> 'afterInflation', E'\\x1f',
                        e.temperature_c, E'\\x1f', e.gauge_id, E'\\x1f', e.tire_id, E'\\x1f',
                        translate(e.note, E'\\x1e\\x1f', ''), E'\\x1e') as row
-              from log_current e
+              from log_entry e
               where e.kind in ('PRESSURE_READ', 'HOLD_STARTED', 'HOLD_ENDED')
+                and not e.struck
+                and e.id not in (select newer.supersedes from log_entry newer where newer.supersedes is not null)
                 and (e.happened_at, e.sequence) > ('epoch'::timestamptz + #{after}::interval, #{sequence})
               order by e.happened_at, e.sequence
               limit #{most}) page
