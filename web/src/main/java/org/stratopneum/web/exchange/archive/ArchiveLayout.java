@@ -2,23 +2,25 @@ package org.stratopneum.web.exchange.archive;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 
 /**
- * What stands in an archive, and in which order.
+ * What stands in an archive.
  *
  * @param format what it says it is, or null
  * @param version or null
- * @param tables lists that are known, in the order of the file
+ * @param tables lists that are known
  * @param rider whether it tells of its rider
  * @param unknown whatever else it has, by its name
  * @param more whether something follows the archive
  */
 record ArchiveLayout(
-        String format, Long version, List<ArchiveTable> tables, boolean rider, List<String> unknown, boolean more) {
+        String format, Long version, Set<ArchiveTable> tables, boolean rider, List<String> unknown, boolean more) {
 
     private static final String WRITTEN_AT = "writtenAt";
     static final String RIDER = "rider";
@@ -31,7 +33,7 @@ record ArchiveLayout(
         String format = null;
         Long version = null;
         boolean rider = false;
-        List<ArchiveTable> tables = new ArrayList<>();
+        Set<ArchiveTable> tables = EnumSet.noneOf(ArchiveTable.class);
         List<String> unknown = new ArrayList<>();
         while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
             String name = parser.currentName();
@@ -51,11 +53,6 @@ record ArchiveLayout(
             parser.skipChildren();
         }
         return new ArchiveLayout(format, version, tables, rider, unknown, parser.nextToken() != null);
-    }
-
-    /** Whether whatever is referred to comes before. */
-    boolean inOrder() {
-        return tables.stream().sorted().toList().equals(tables);
     }
 
     /** Names of what every archive has, and this one lacks. */

@@ -2,17 +2,17 @@ package org.stratopneum.web.exchange.archive;
 
 import java.io.IOException;
 import java.sql.SQLException;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.Deque;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.dao.DataAccessException;
@@ -141,14 +141,7 @@ class ArchiveReader implements Importer {
                     .findFirst()
                     .orElse(null);
             Reading reading = new Reading(progress, clash);
-            if (layout.inOrder()) {
-                reading.pass(file, name -> true);
-            } else {
-                reading.pass(file, ArchiveLayout.RIDER::equals);
-                for (ArchiveTable table : ArchiveTable.values()) {
-                    reading.pass(file, table.list()::equals);
-                }
-            }
+            reading.all(file);
             reading.end();
         } catch (StreamConstraintsException tooMuch) {
             throw new ImportStoppedException("$", wording.text("archive.text-too-long"));
@@ -199,20 +192,31 @@ class ArchiveReader implements Importer {
             this.references = new ArchiveReferences(mapper, wording, progress);
         }
 
-        /** Reads those parts of a file that are wanted. */
-        void pass(Source file, Predicate<String> wanted) throws IOException {
+        /** Goes through a file as often as its order makes it: whatever is referred to is read before. */
+        void all(Source file) throws IOException {
+            Deque<String> waiting = new ArrayDeque<>(List.of(ArchiveLayout.RIDER));
+            Stream.of(ArchiveTable.values()).map(ArchiveTable::list).forEach(waiting::add);
+            while (!waiting.isEmpty()) {
+                pass(file, waiting);
+            }
+        }
+
+        /** Reads those of the parts that wait which come in their order. */
+        private void pass(Source file, Deque<String> waiting) throws IOException {
             try (JsonParser parser = json.createParser(file.open())) {
                 parser.nextToken();
-                while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
+                while (!waiting.isEmpty() && parser.nextToken() == JsonToken.PROPERTY_NAME) {
                     String name = parser.currentName();
-                    JsonToken value = parser.nextToken();
-                    Optional<ArchiveTable> table = ArchiveTable.named(name).filter(one -> wanted.test(name));
-                    if (name.equals(ArchiveLayout.RIDER) && wanted.test(name)) {
-                        rider(parser.readValueAsTree());
-                    } else if (table.isPresent() && value == JsonToken.START_ARRAY) {
-                        list(parser, table.get());
-                    } else {
+                    parser.nextToken();
+                    if (!name.equals(waiting.peek())) {
                         parser.skipChildren();
+                        continue;
+                    }
+                    waiting.remove();
+                    if (name.equals(ArchiveLayout.RIDER)) {
+                        rider(parser.readValueAsTree());
+                    } else {
+                        list(parser, ArchiveTable.named(name).orElseThrow());
                     }
                 }
             }
