@@ -3,13 +3,13 @@ package org.stratopneum.web.api.scripts;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -193,28 +193,29 @@ class GarageForScripts {
 
     @Transactional(readOnly = true)
     public Wheels wheels() {
-        Map<UUID, BikeState> byPair = new LinkedHashMap<>();
-        garage.bikes().forEach(bike -> byPair.put(bike.wheelsetId(), bike));
-        Set<UUID> mounted =
-                Set.copyOf(byPair.keySet().stream().filter(Objects::nonNull).toList());
+        Set<UUID> mounted = garage.bikes().stream()
+                .map(BikeState::wheelsetId)
+                .filter(Objects::nonNull)
+                .collect(Collectors.toSet());
         List<Wheel> wheels = new ArrayList<>();
-        for (FittedTires.Wheel wheel : fittings.all().wheels()) {
-            BikeState bike = byPair.computeIfAbsent(
-                    wheel.wheelsetId(), pair -> garage.bikeOn(wheel.bikeId(), wheel.wheelsetId()));
-            bike.wheel(wheel.id()).ifPresent(state -> wheels.add(wheel(wheel, state, mounted)));
+        for (BikeState bike : garage.bikesOnEachWheelset()) {
+            for (WheelPosition position : WheelPosition.values()) {
+                bike.wheel(position)
+                        .ifPresent(state -> wheels.add(wheel(bike, state, mounted.contains(bike.wheelsetId()))));
+            }
         }
         return new Wheels(wheels, ReadIn.of(riders.self().units()));
     }
 
-    private Wheel wheel(FittedTires.Wheel wheel, WheelState state, Set<UUID> mounted) {
+    private Wheel wheel(BikeState bike, WheelState state, boolean mounted) {
         WheelState.Rim rim = state.rim();
         return new Wheel(
-                wheel.id(),
-                wheel.bikeName() + " " + wording.of("position", wheel.position()),
-                wheel.position(),
-                new Named(wheel.bikeId(), wheel.bikeName()),
-                new Named(wheel.wheelsetId(), wheel.wheelsetName()),
-                mounted.contains(wheel.wheelsetId()),
+                state.wheelId(),
+                bike.name() + " " + wording.of("position", state.position()),
+                state.position(),
+                new Named(bike.id(), bike.name()),
+                new Named(bike.wheelsetId(), bike.wheelsetName()),
+                mounted,
                 new Rim(rim.id(), rim.name(), rim.internalWidthMm(), rim.beadSeatDiameterMm(), rim.hookless()),
                 state.tire().map(GarageForScripts::tire).orElse(null),
                 state.lastReading()

@@ -1,6 +1,7 @@
 package org.stratopneum.web.fleet.bikes;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,13 +39,19 @@ public class Garage {
 
     @Transactional(readOnly = true)
     public List<BikeState> bikes() {
-        return assemble(mapper.standing(null, null, logbook.now()));
+        return assemble(mapper.standing(null, null, false, logbook.now()));
+    }
+
+    /** All bikes, retired ones too, once for each of their wheelsets, as they would stand with it in. */
+    @Transactional(readOnly = true)
+    public List<BikeState> bikesOnEachWheelset() {
+        return assemble(mapper.standing(null, null, true, logbook.now()));
     }
 
     /** @throws NotThereException when this rider has no such bike */
     @Transactional(readOnly = true)
     public BikeState bike(UUID id) {
-        return first(mapper.standing(id, null, logbook.now()));
+        return first(mapper.standing(id, null, false, logbook.now()));
     }
 
     /**
@@ -54,7 +61,7 @@ public class Garage {
      */
     @Transactional(readOnly = true)
     public BikeState bikeOn(UUID bikeId, UUID wheelsetId) {
-        return first(mapper.standing(bikeId, wheelsetId, logbook.now()));
+        return first(mapper.standing(bikeId, wheelsetId, false, logbook.now()));
     }
 
     /** What is asked once of the tires that are on a bike. */
@@ -97,9 +104,10 @@ public class Garage {
     }
 
     private List<BikeState> assemble(List<WheelStateRow> rows) {
-        Map<UUID, List<WheelStateRow>> byBike = new LinkedHashMap<>();
-        rows.forEach(row ->
-                byBike.computeIfAbsent(row.bikeId(), id -> new ArrayList<>()).add(row));
+        Map<List<UUID>, List<WheelStateRow>> byBike = new LinkedHashMap<>();
+        rows.forEach(
+                row -> byBike.computeIfAbsent(Arrays.asList(row.bikeId(), row.wheelsetId()), one -> new ArrayList<>())
+                        .add(row));
         return byBike.values().stream().map(this::bikeOf).toList();
     }
 

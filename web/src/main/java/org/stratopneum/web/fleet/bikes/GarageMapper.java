@@ -18,8 +18,9 @@ interface GarageMapper {
      *
      * @param bikeId only this bike, retired or not, or null for all that are not retired
      * @param wheelsetId as if this wheelset was in, or null for the one that is
+     * @param each as if each wheelset of a bike was in it, of all bikes
      */
-    List<WheelStateRow> standing(UUID bikeId, UUID wheelsetId, Instant at);
+    List<WheelStateRow> standing(UUID bikeId, UUID wheelsetId, boolean each, Instant at);
 
     @Select("""
             select b.id as bike_id, b.rider_name is null as keepers, b.own_taste as alone, g.ground, g.share

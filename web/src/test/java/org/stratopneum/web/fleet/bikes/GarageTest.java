@@ -141,7 +141,7 @@ class GarageTest {
     }
 
     private String tireAt(Instant at) {
-        return rider.asks(() -> mapper.standing(parts.bike(), null, at)).stream()
+        return rider.asks(() -> mapper.standing(parts.bike(), null, false, at)).stream()
                 .filter(row -> row.position() == WheelPosition.REAR)
                 .findFirst()
                 .orElseThrow()
