@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.net.ServerSocket;
-import java.time.Duration;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -12,7 +11,6 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.parallel.ResourceLock;
 import org.openqa.selenium.WebElement;
-import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.Select;
 import org.springframework.boot.web.server.servlet.context.ServletWebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -60,19 +58,6 @@ class TrailsideTest {
         ((ServletWebServerApplicationContext) context).getWebServer().start();
     }
 
-    /** Opens the page with signal once, until the phone has kept it. */
-    private void keep(Browser phone) {
-        phone.open(site.address() + "/trailside");
-        phone.text("#step h2");
-        phone.waitFor(there -> phone.driver()
-                .executeScript("return navigator.serviceWorker.controller !== null")
-                .equals(true));
-        phone.waitFor(there -> phone.driver()
-                .executeAsyncScript("const done = arguments[0];"
-                        + "caches.match('/trailside/rules.json').then((kept) => done(kept !== undefined))")
-                .equals(true));
-    }
-
     /** Answers the step {@code code}, and waits until it is over. */
     private static void reply(Browser phone, String code, String reply) {
         phone.find("#step[data-code='" + code + "']");
@@ -95,7 +80,7 @@ class TrailsideTest {
             String wheel = "/wheels/" + rider.ids("/garage", "/wheels/").get(0);
             JobCard job = JobCard.begin(rider, wheel, "HOLD_TEST");
             String firstStep = job.step();
-            keep(phone);
+            TrailPhone.keep(phone, site);
             String before = phone.text("#kept");
             phone.open(site.address() + "/");
             away();
@@ -199,7 +184,7 @@ class TrailsideTest {
     void signingOutAsksForWhatWaitsAndLeavesNothingBehind() {
         try (Browser phone = Browser.phone(390)) {
             new Newcomer(phone, site).entersABike();
-            keep(phone);
+            TrailPhone.keep(phone, site);
             phone.click("[data-act=walk]");
             away();
             try {
@@ -245,168 +230,13 @@ class TrailsideTest {
     }
 
     @Test
-    void whatStandsInTheLogUnderTheSameNameIsShownBesideWhatTheDeviceHas() {
-        try (Browser phone = Browser.phone(390)) {
-            new Newcomer(phone, site).entersABike();
-            keep(phone);
-            phone.click("[data-act=walk]");
-            phone.click("#write");
-            phone.waitFor(there -> phone.text("#written").equals("It is in the log."));
-            // the answer was lost on the way, and the entry was changed on the device meanwhile
-            phone.driver().executeAsyncScript("""
-                            const done = arguments[0];
-                            import(document.getElementById("module-device").href).then(async (device) => {
-                              const mine = await device.kept("mine");
-                              const wheel = mine.bikes[0].wheels[0];
-                              const stop = await device.kept("stop");
-                              await device.wait({
-                                rider: mine.rider.id, name: mine.rider.name, state: "WAITS", words: "Another end",
-                                body: { id: stop.written, kind: "READING", bikeId: mine.bikes[0].id, wheelId: wheel.id,
-                                        tireId: wheel.tire, at: null, kpa: 150, unit: "BAR" },
-                              });
-                              done();
-                            });
-                            """);
-            phone.open(site.address() + "/trailside");
-            phone.find("#outbox [data-waits=CONFLICT]");
-            assertThat(phone.text("#outbox")).contains("Flat: Walk", "Another end");
-            phone.click("[data-act='as-new']");
-            phone.waitFor(there -> phone.all("#outbox").isEmpty());
-            phone.open(site.address() + "/log");
-            assertThat(phone.text("main")).contains("1.50 bar", "Flat: Walk");
-        }
-    }
-
-    @Test
-    void whatIsAnsweredAndTypedStaysWhenSomethingFreshCame() {
-        try (Browser phone = Browser.phone(390)) {
-            new Newcomer(phone, site).entersABike();
-            keep(phone);
-            phone.click("#ask-where [data-answer=FLANK]");
-            phone.click("#ask-sealant [data-answer=DRY]");
-            phone.waitFor(there -> phone.all("#ask-sealant").isEmpty());
-            phone.click("#quick summary");
-            phone.type("#reading", "21");
-            phone.driver().executeScript("window.dispatchEvent(new Event('device-changed'))");
-            phone.driver().executeScript("window.dispatchEvent(new Event('online'))");
-            phone.waitFor(there -> phone.text("#meanwhile").contains("dried up"));
-            assertThat(phone.text("#meanwhile")).contains("Sidewall", "Tubeless, dried up");
-            assertThat(phone.find("#reading").getDomProperty("value")).isEqualTo("21");
-            phone.click("#write-reading");
-            phone.waitFor(there -> "".equals(phone.find("#reading").getDomProperty("value")));
-            phone.type("#reading", "a lot");
-            // what was sent goes from the list above meanwhile, and the button moves up
-            phone.waitFor(there -> {
-                phone.click("#write-reading");
-                return phone.text("#fault-reading").contains("A number from 0 to 174 psi");
-            });
-            phone.waitFor(there -> phone.all("#outbox").isEmpty());
-            assertThat(phone.find("#reading").getDomProperty("value")).isEqualTo("a lot");
-        }
-    }
-
-    @Test
-    void nothingMovesAwayUnderAFingerThatIsDown() {
-        try (Browser phone = Browser.phone(390)) {
-            new Newcomer(phone, site).entersABike();
-            keep(phone);
-            phone.click("#quick summary");
-            phone.type("#reading", "a lot");
-            Actions finger = new Actions(phone.driver());
-            phone.waitFor(there -> {
-                WebElement button = phone.find("#write-reading");
-                phone.driver().executeScript("arguments[0].scrollIntoView({block: 'center'})", button);
-                finger.moveToElement(button).clickAndHold().perform();
-                return true;
-            });
-            // a list comes to stand above the button
-            leaveWaiting(phone);
-            phone.driver().executeScript("window.dispatchEvent(new Event('device-changed'))");
-            finger.pause(Duration.ofMillis(300)).release().perform();
-            assertThat(phone.text("#of-others")).contains("Somebody");
-            assertThat(phone.text("#fault-reading")).contains("A number from 0 to 174 psi");
-        }
-    }
-
-    /** While the last of a sending is under way, which is to fetch what is the rider's anew. */
-    @Test
-    void whatComesToWaitWhileOthersAreSentIsSentToo() {
-        try (Browser phone = Browser.phone(390)) {
-            new Newcomer(phone, site).entersABike();
-            keep(phone);
-            phone.driver().executeAsyncScript("""
-                            const done = arguments[0];
-                            (async () => {
-                              const [device, outbox] = await Promise.all(
-                                ["module-device", "module-outbox"].map((one) => import(document.getElementById(one).href)));
-                              const mine = await device.kept("mine");
-                              const wheel = mine.bikes[0].wheels[0];
-                              const waits = (state, words) => device.wait({
-                                rider: mine.rider.id, name: mine.rider.name, state, words,
-                                body: { id: crypto.randomUUID(), kind: "READING", bikeId: mine.bikes[0].id,
-                                        wheelId: wheel.id, tireId: wheel.tire, at: null, kpa: 150, unit: "BAR" },
-                              });
-                              await waits("GONE", "Stays");
-                              let asked = 0;
-                              const { fetch } = window;
-                              window.fetch = async (what, ...how) => {
-                                asked += String(what).endsWith("/mine.json") ? 1 : 0;
-                                if (asked === 2) {
-                                  await waits("WAITS", "Comes later");
-                                  outbox.send();
-                                }
-                                return fetch(what, ...how);
-                              };
-                              await outbox.send();
-                            })().then(done);
-                            """);
-            phone.waitFor(there -> phone.text("#outbox").contains("Stays"));
-            phone.waitFor(there -> !phone.text("#outbox").contains("Comes later"));
-            phone.open(site.address() + "/log");
-            assertThat(phone.text("main")).contains("1.50 bar");
-        }
-    }
-
-    /** Something of another rider, whose name is Somebody, that waits on this phone. */
-    private static void leaveWaiting(Browser phone) {
-        phone.driver().executeAsyncScript("""
-                        const done = arguments[0];
-                        import(document.getElementById("module-device").href).then(async (device) => {
-                          await device.wait({
-                            rider: "00000000-0000-4000-8000-00000000abcd", name: "Somebody", state: "WAITS",
-                            words: "Their stop", body: { id: crypto.randomUUID(), kind: "TRACES" },
-                          });
-                          done();
-                        });
-                        """);
-    }
-
-    /** What another rider told on this phone is theirs: it is neither sent nor shown, only told and dropped. */
-    @Test
-    void whatAnotherRiderLeftWaitingIsNotSentInThisOnesName() {
-        try (Browser phone = Browser.phone(390)) {
-            new Newcomer(phone, site).entersABike();
-            keep(phone);
-            leaveWaiting(phone);
-            phone.open(site.address() + "/trailside");
-            assertThat(phone.text("#of-others")).contains("Somebody").doesNotContain("Their stop");
-            phone.open(site.address() + "/log");
-            assertThat(phone.text("main")).doesNotContain("traces");
-            phone.open(site.address() + "/trailside");
-            assertThat(phone.text("#of-others")).as("it still waits").contains("Somebody");
-            phone.click("[data-act='drop-others']");
-            phone.waitFor(there -> phone.all("#of-others").isEmpty());
-        }
-    }
-
-    @Test
     void aVisitorWithoutAccountIsLedAsWell() {
         try (Browser phone = Browser.phone(390)) {
             new Newcomer(phone, site).signsUp();
             phone.open(site.address() + "/account");
             phone.click("#sign-out");
             phone.waitFor(there -> there.getCurrentUrl().endsWith("/sign-in"));
-            keep(phone);
+            TrailPhone.keep(phone, site);
             away();
             try {
                 phone.open(site.address() + "/trailside");
