@@ -100,6 +100,9 @@ class RidesAndPlansTest {
         assertThat(sent.press("bring-in")).contains("2 new");
         assertThat(guest.get("/log?topic=RIDES").body()).contains("ridden 10 km", "ridden 20 km");
         assertThat(Sent.file(guest, "tour.gpx.gz", packed.toByteArray()).press("bring-in"))
+                .contains("2 rows, 0 new, 2 were there already");
+        assertThat(sent("tour.gpx", tour).press("bring-in"))
+                .as("unpacked it is the same")
                 .contains("0 new, 2 were there already");
         assertThat(guest.get("/exchange/table.csv?sort=rides").body().lines()).hasSize(3);
     }

@@ -6,13 +6,13 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
@@ -160,15 +160,19 @@ class TrackImporter implements Importer {
             throw new ImportStoppedException("", problemWording.message(Problem.of(BIKE, "no-bike-of-that-name")));
         }
         progress.row();
-        UUID track;
+        try {
+            keep(file, bike, run, progress);
+        } catch (InvalidInputException invalid) {
+            progress.fault("", problemWording.message(invalid.problems().get(0)));
+        }
+    }
+
+    private void keep(Source file, UUID bike, UUID run, ImportProgress progress) throws IOException {
         List<Track> rides;
         try (InputStream in = new BufferedInputStream(file.open())) {
             rides = TrackReader.read(in, Tracks.FIELD, riders.self().zoneId()).rides();
-            track = tracks.keep(file.name(), file.bytes(), () -> new BufferedInputStream(file.open()));
-        } catch (InvalidInputException invalid) {
-            progress.fault("", problemWording.message(invalid.problems().get(0)));
-            return;
         }
+        rides.stream().skip(1).forEach(more -> progress.row());
         Instant now = logbook.now();
         rides.stream()
                 .flatMap(ride -> wrong(ride, now).stream())
@@ -177,14 +181,19 @@ class TrackImporter implements Importer {
         if (!progress.fine()) {
             return;
         }
+        // in whichever file they came
+        int known = intake.countAmong(rides.stream().map(ride -> id(bike, ride)).collect(Collectors.toSet()));
+        if (known == rides.size()) {
+            progress.count(0, known);
+            return;
+        }
+        UUID track = tracks.keep(file.name(), file.bytes(), () -> new BufferedInputStream(file.open()));
         if (rides.size() == 1 && tracks.ridden(track)) {
             progress.count(0, 1);
             return;
         }
-        List<LogEntry> entries = new ArrayList<>();
-        for (Track ride : rides) {
-            entries.add(entry(ride, track, entries.size(), bike, now, run));
-        }
+        List<LogEntry> entries =
+                rides.stream().map(ride -> entry(ride, track, bike, now, run)).toList();
         int added = intake.addNew(entries);
         progress.count(added, entries.size() - added);
         intake.announce(Set.of(bike));
@@ -200,8 +209,12 @@ class TrackImporter implements Importer {
         return Ridden.DISTANCE_M.problemOf(Tracks.FIELD, ride.distanceM());
     }
 
-    /** @param nr of the ride in its file, from 0 */
-    private LogEntry entry(Track ride, UUID track, int nr, UUID bike, Instant now, UUID run) {
+    /** No bike begins two rides at one moment: the same ride in another form is the same. */
+    private static UUID id(UUID bike, Track ride) {
+        return UUID.nameUUIDFromBytes(("track:" + bike + ride.start()).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private LogEntry entry(Track ride, UUID track, UUID bike, Instant now, UUID run) {
         Rider rider = riders.self();
         FittedTires tires = fittings.all();
         UUID wheelset = Arrays.stream(WheelPosition.values())
@@ -220,14 +233,7 @@ class TrackImporter implements Importer {
                 track,
                 null,
                 null);
-        String key = "track:" + bike + track + (nr == 0 ? "" : "#" + nr);
-        return LogEntry.of(
-                        UUID.nameUUIDFromBytes(key.getBytes(StandardCharsets.UTF_8)),
-                        ride.start(),
-                        now,
-                        rider.zone(),
-                        LogSubject.wheelset(bike, wheelset),
-                        ridden)
+        return LogEntry.of(id(bike, ride), ride.start(), now, rider.zone(), LogSubject.wheelset(bike, wheelset), ridden)
                 .withTemperature(ride.temperatureC())
                 .from(LogSource.IMPORT, run.toString());
     }
