@@ -312,7 +312,7 @@ class RideService {
         if (state == null) {
             return null;
         }
-        double percent = PERCENT * state.forecast().chanceTooLittle(day);
+        double percent = PERCENT * state.chanceTooLittle(day);
         return percent < 1
                 ? wording.text("ready.sealant.enough")
                 : wording.text("ready.sealant", Numbers.fixed(percent, 0));

@@ -174,27 +174,27 @@ public class WheelDues {
     @Transactional(readOnly = true)
     Known known(List<BikeState> bikes, Map<String, Mark> marks, Rider rider, Instant now) {
         CareStatus cared = care.all();
-        List<LogRow> rows = rows(bikes, now);
+        List<LogRow> rows = liquid(bikes);
         return new Known(
                 openCards.all(),
                 sealantDues.of(bikes, rows, cared, rider, now),
                 SealantDues.inTubes(bikes, rows, rider),
-                airLosses.of(bikes, rows, rider, now),
+                airLosses.of(bikes, rider, now),
                 cared,
                 marks,
                 rider,
                 now);
     }
 
-    /** Readings, what was mended, and liquid of all wheels, asked of the log at once. */
-    private List<LogRow> rows(List<BikeState> bikes, Instant now) {
-        List<Logbook.Asked> asked = new ArrayList<>(AirLosses.asked(now));
-        SealantDues.since(bikes).ifPresent(first -> asked.add(new Logbook.Asked(LogKind.SEALANT, first)));
+    /** What the log says of the liquid of all wheels. */
+    private List<LogRow> liquid(List<BikeState> bikes) {
         List<UUID> wheels = bikes.stream()
                 .flatMap(bike -> Stream.of(WheelPosition.values()).map(bike::wheel))
                 .flatMap(Optional::stream)
                 .map(WheelState::wheelId)
                 .toList();
-        return logbook.current(wheels, asked);
+        return SealantDues.since(bikes)
+                .map(first -> logbook.current(wheels, List.of(new Logbook.Asked(LogKind.SEALANT, first))))
+                .orElse(List.of());
     }
 }

@@ -3,7 +3,6 @@ package org.stratopneum.web.leak;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -63,12 +62,8 @@ class WheelContexts {
         Map<String, String> fields = new TreeMap<>();
         List<String> said = new ArrayList<>();
         Optional<WheelState.Tire> tire = wheel.tire();
-        List<LogRow> all = rows(bike, wheel, now);
         Optional<WheelLoss> read =
-                Optional.ofNullable(airLosses.of(List.of(bike), all, rider, now).get(wheel.wheelId()));
-        List<LogRow> rows = all.stream()
-                .filter(row -> wheel.wheelId().equals(row.subject().wheelId()))
-                .toList();
+                Optional.ofNullable(airLosses.of(List.of(bike), rider, now).get(wheel.wheelId()));
         Optional<AirLoss> loss = read.map(WheelLoss::loss);
         loss.filter(found -> found.named() != LeakClass.UNSURE).ifPresent(found -> {
             fields.put("rate", found.named().name());
@@ -85,7 +80,7 @@ class WheelContexts {
             tick(fields, "casing", !wheel.tubed() && !on.marks().madeForTubeless());
         });
         tick(fields, "sealed", !wheel.tubed() && wheel.rim().bed() == RimBed.SEALED);
-        List<LogRow> setUp = of(rows, List.of(LogKind.SEALANT_ADDED, LogKind.RIM_TAPED));
+        List<LogRow> setUp = setUp(wheel, now);
         sealant(wheel, setUp, now).ifPresent(filled -> {
             fields.put("sealant", ChronoUnit.DAYS.between(filled, now) > StartForm.OLD_DAYS ? "OLD" : "FRESH");
             said.add(wording.text("search.log.filled", DateText.date(filled, rider.zoneId())));
@@ -121,18 +116,15 @@ class WheelContexts {
                 && (loss.named() != LeakClass.UNSURE || loss.rate().isPresent());
     }
 
-    /** Readings, fillings and what was mended of both wheels, as far back as they count. */
-    private List<LogRow> rows(BikeState bike, WheelState wheel, Instant now) {
-        List<Logbook.Asked> asked = new ArrayList<>(AirLosses.asked(now));
+    /** Fillings, and tape, as far back as they count, newest first. */
+    private List<LogRow> setUp(WheelState wheel, Instant now) {
+        List<Logbook.Asked> asked = new ArrayList<>();
+        asked.add(new Logbook.Asked(List.of(LogKind.RIM_TAPED), now.minus(NEW_TAPE_DAYS, ChronoUnit.DAYS)));
         // what was filled in while the tire was put on may have been noted first that day
         wheel.tire()
                 .map(tire -> tire.since().minus(1, ChronoUnit.DAYS))
                 .ifPresent(first -> asked.add(new Logbook.Asked(List.of(LogKind.SEALANT_ADDED), first)));
-        return logbook.current(AirLosses.wheels(bike), asked);
-    }
-
-    private static List<LogRow> of(List<LogRow> rows, Collection<LogKind> kinds) {
-        return rows.stream().filter(row -> kinds.contains(row.kind())).toList();
+        return logbook.current(List.of(wheel.wheelId()), asked);
     }
 
     private static void tick(Map<String, String> fields, String field, boolean holds) {

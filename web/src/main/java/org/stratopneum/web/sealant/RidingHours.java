@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.ToDoubleFunction;
 
@@ -29,6 +30,11 @@ final class RidingHours {
 
     static RidingHours none(LocalDate today) {
         return new RidingHours(List.of(), today);
+    }
+
+    /** What was noted of a bike, day by day. */
+    Map<LocalDate, Double> noted(UUID bikeId) {
+        return new TreeMap<>(hours.getOrDefault(bikeId, Map.of()));
     }
 
     /** Hours of a day that the bike is out. */

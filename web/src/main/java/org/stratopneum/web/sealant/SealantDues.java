@@ -9,19 +9,23 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.function.SingletonSupplier;
 import org.stratopneum.core.agenda.DueItem;
 import org.stratopneum.core.agenda.DueReason;
 import org.stratopneum.core.agenda.SealantLooks;
+import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.core.sealant.TubeSealant;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.fleet.care.CareStatus;
+import org.stratopneum.web.fleet.kept.KeptResults;
 import org.stratopneum.web.log.LogDetail.CareDone;
 import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogRow;
@@ -35,12 +39,16 @@ public class SealantDues {
     /** What says that somebody filled a tube, or listened to it. */
     private static final List<LogKind> LOOKED_AT = List.of(LogKind.SEALANT_ADDED, LogKind.SEALANT_HEARD);
 
+    private static final String MATTER = "SEALANT";
+
     private final Logbook logbook;
     private final Storage storage;
+    private final KeptResults results;
 
-    SealantDues(Logbook logbook, Storage storage) {
+    SealantDues(Logbook logbook, Storage storage, KeptResults results) {
         this.logbook = logbook;
         this.storage = storage;
+        this.results = results;
     }
 
     /**
@@ -51,20 +59,23 @@ public class SealantDues {
     @Transactional(readOnly = true)
     public Map<UUID, SealantState> of(
             List<BikeState> bikes, List<LogRow> rows, CareStatus cared, Rider rider, Instant now) {
-        Asked asked = new Asked(cared, rider, LocalDate.ofInstant(now, rider.zoneId()));
         if (bikes.stream().flatMap(SealantDues::liquid).findAny().isEmpty()) {
             return Map.of();
         }
+        LocalDate today = LocalDate.ofInstant(now, rider.zoneId());
+        Storage.Air air = storage.of(bikes.get(0).home(), today, rider);
+        KeptResults.Of<SealantToday> kept = results.of(MATTER, SealantToday.class);
+        Asked asked = new Asked(cared, rider, today, air, kept);
         Map<UUID, List<LogRow>> byWheel = rows.stream()
                 .filter(row -> LogKind.SEALANT.contains(row.kind()))
                 .collect(Collectors.groupingBy(row -> row.subject().wheelId()));
-        Storage.Air air = storage.of(bikes.get(0).home(), asked.today, rider);
         Map<UUID, SealantState> states = new HashMap<>();
         for (BikeState bike : bikes) {
             liquid(bike)
-                    .forEach(wheel -> state(bike, wheel, byWheel.getOrDefault(wheel.wheelId(), List.of()), air, asked)
+                    .forEach(wheel -> state(bike, wheel, byWheel.getOrDefault(wheel.wheelId(), List.of()), asked)
                             .ifPresent(state -> states.put(wheel.wheelId(), state)));
         }
+        kept.keep();
         return states;
     }
 
@@ -91,7 +102,8 @@ public class SealantDues {
                 .map(first -> first.minus(1, ChronoUnit.DAYS));
     }
 
-    private record Asked(CareStatus cared, Rider rider, LocalDate today) {}
+    private record Asked(
+            CareStatus cared, Rider rider, LocalDate today, Storage.Air air, KeptResults.Of<SealantToday> kept) {}
 
     private static Stream<WheelState> fitted(BikeState bike) {
         return Stream.of(WheelPosition.values())
@@ -131,19 +143,35 @@ public class SealantDues {
                 .map(last -> TubeSealant.lookBy(LocalDate.ofInstant(last, rider.zoneId())));
     }
 
-    private Optional<SealantState> state(
-            BikeState bike, WheelState wheel, List<LogRow> rows, Storage.Air air, Asked asked) {
+    private Optional<SealantState> state(BikeState bike, WheelState wheel, List<LogRow> rows, Asked asked) {
         WheelSealant liquid = new WheelSealant(wheel, asked.cared.how(wheel.wheelId()));
         SealantRecord record = SealantRecord.of(liquid.tire(), liquid.minimumMl(), rows, logbook, asked.rider.zoneId());
-        return liquid.on(asked.today, record, air.of(bike.id()))
-                .map(forecast -> state(wheel, liquid, record, forecast, asked));
+        return record.events().isEmpty() ? Optional.empty() : Optional.of(state(bike, liquid, record, asked));
     }
 
-    private static SealantState state(
-            WheelState wheel, WheelSealant liquid, SealantRecord record, SealantForecast forecast, Asked asked) {
-        LocalDate serviced = asked.cared.lastDone(wheel.wheelId(), CareDone.Care.CORE_SERVICE, asked.rider);
+    private static SealantState state(BikeState bike, WheelSealant liquid, SealantRecord record, Asked asked) {
+        DryingClimate climate = asked.air.of(bike.id());
+        Supplier<SealantForecast> forecast = SingletonSupplier.of(
+                () -> liquid.on(asked.today, record, climate).orElseThrow());
+        LocalDate serviced = asked.cared.lastDone(liquid.wheelId(), CareDone.Care.CORE_SERVICE, asked.rider);
+        SealantToday today = asked.kept.get(
+                liquid.wheelId(),
+                List.of(
+                        asked.today,
+                        asked.air.madeFrom(bike.id()),
+                        liquid.section(),
+                        liquid.tire(),
+                        liquid.care(),
+                        record.events(),
+                        String.valueOf(record.family()),
+                        String.valueOf(serviced)),
+                () -> new SealantToday(
+                        SealantLooks.of(
+                                liquid.wheelId(), liquid.care().schedule(), forecast.get(), serviced, asked.today),
+                        forecast.get().volumeMl(),
+                        forecast.get().isUnknown()));
         return new SealantState(
-                SealantLooks.of(wheel.wheelId(), liquid.care().schedule(), forecast, serviced, asked.today),
+                today,
                 forecast,
                 liquid.minimumMl(),
                 liquid.fullMl(),

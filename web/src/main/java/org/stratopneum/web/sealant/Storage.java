@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.VapourDeficit;
 import org.stratopneum.core.weather.DailyWeather;
+import org.stratopneum.web.fleet.kept.KeptResults;
 import org.stratopneum.web.fleet.places.Place;
 import org.stratopneum.web.platform.weather.Weather;
 import org.stratopneum.web.platform.wording.Numbers;
@@ -44,12 +45,18 @@ class Storage {
      * That air, and where it is known from.
      *
      * @param outside the air outdoors there, or null where it is not known
+     * @param known place and weather that it was made from
      */
-    record Air(DryingClimate stored, DryingClimate outside, RidingHours hours, String said) {
+    record Air(DryingClimate stored, DryingClimate outside, RidingHours hours, String said, String known) {
 
         /** Where the wheels of this bike are, day by day. */
         DryingClimate of(UUID bikeId) {
             return outside == null ? stored : DryingClimate.ridden(stored, outside, hours.of(bikeId));
+        }
+
+        /** A text that tells the air of this bike from any other. */
+        String madeFrom(UUID bikeId) {
+            return known + (outside == null ? "" : hours.noted(bikeId));
         }
     }
 
@@ -59,10 +66,11 @@ class Storage {
      */
     Air of(Place place, LocalDate today, Rider rider) {
         if (place == null) {
-            return new Air(DryingClimate.INDOORS, null, RidingHours.none(today), wording.text("sealant.air.usual"));
+            return new Air(DryingClimate.INDOORS, null, RidingHours.none(today), wording.text("sealant.air.usual"), "");
         }
         List<DailyWeather> year = weather.days(place.station(), today.minusYears(1), today);
         DryingClimate outside = year.isEmpty() ? null : outdoors(year);
+        String known = KeptResults.digest(List.of(place, year));
         if (place.indoorC() != null) {
             double humidity = place.indoorHumidity() == null ? INDOOR_HUMIDITY : place.indoorHumidity() / PERCENT;
             return new Air(
@@ -73,19 +81,22 @@ class Storage {
                             "sealant.air.indoors",
                             place.name(),
                             QuantityText.text(place.indoorC(), rider.temperatureUnit()),
-                            Numbers.fixed(PERCENT * humidity, 0)));
+                            Numbers.fixed(PERCENT * humidity, 0)),
+                    known);
         }
         return outside == null
                 ? new Air(
                         DryingClimate.INDOORS,
                         null,
                         RidingHours.none(today),
-                        wording.text("sealant.air.silent", place.name()))
+                        wording.text("sealant.air.silent", place.name()),
+                        known)
                 : new Air(
                         outside,
                         null,
                         RidingHours.none(today),
-                        wording.text("sealant.air." + weather.source(), place.name()));
+                        wording.text("sealant.air." + weather.source(), place.name()),
+                        known);
     }
 
     private RidingHours hours(DryingClimate outside, LocalDate today, Rider rider) {

@@ -185,13 +185,12 @@ class DeviceDataService {
     private DeviceDataJson.Wheel wheel(WheelState wheel, KitState bag, Optional<WheelAir.Known> known, Asked asked) {
         Rider rider = asked.rider;
         SealantState liquid = Optional.ofNullable(asked.liquid.get(wheel.wheelId()))
-                .filter(state -> !state.forecast().isUnknown())
+                .filter(state -> !state.isUnknown())
                 .orElse(null);
         AirBudget budget = known.map(WheelAir.Known::budget).orElseGet(() -> guessed(wheel));
         PressureUnit unit = rider.pressureUnit();
         // where nobody noted a filling, it may well be there: the page asks
-        boolean live =
-                liquid == null ? !wheel.tubed() : liquid.forecast().volumeMl().p50() >= LIVE_ABOVE * liquid.fullMl();
+        boolean live = liquid == null ? !wheel.tubed() : liquid.volumeMl().p50() >= LIVE_ABOVE * liquid.fullMl();
         return new DeviceDataJson.Wheel(
                 wheel.wheelId(),
                 wheel.tire().orElseThrow().id(),
@@ -203,7 +202,7 @@ class DeviceDataService {
                         ? ""
                         : wording.text(
                                 "trail.liquid",
-                                QuantityText.text(liquid.forecast().volumeMl().p50(), rider.volumeUnit())),
+                                QuantityText.text(liquid.volumeMl().p50(), rider.volumeUnit())),
                 curdles(liquid, asked),
                 known.map(air -> told(air, unit)).orElse(""),
                 last(wheel, rider),

@@ -53,7 +53,7 @@ class WheelFacts {
                 new SectionDrawing.Inside(
                         wheel.rim().isHookless(), wheel.rim().depthMm(), wheel.taped(), wheel.tubed()),
                 rider.lengthUnit(),
-                state == null ? null : pool(section, state.forecast().volumeMl(), rider),
+                state == null ? null : pool(section, state.volumeMl(), rider),
                 null);
         return new Drawn(
                 drawing,

@@ -343,6 +343,7 @@ class ArchiveTest {
                 "api_token",
                 "agenda_feed",
                 "feed_entry",
+                "kept_result",
                 "webhook",
                 "webhook_delivery",
                 "digest",

@@ -19,15 +19,19 @@ public final class CountedQueries implements BeanPostProcessor {
         }
         return ProxyDataSourceBuilder.create(dataSource)
                 .afterQuery((execution, queries) -> {
-                    if (!Thread.currentThread().getName().startsWith(ON_A_SCHEDULE)) {
+                    String thread = Thread.currentThread().getName();
+                    if (BESIDE_PAGES.stream().noneMatch(thread::startsWith)) {
                         queries.stream().map(QueryInfo::getQuery).forEach(HEARD::add);
                     }
                 })
                 .build();
     }
 
-    /** Mail is sent every minute, files are read, on threads that are called so; it has nothing to do with the page that is counted. */
-    private static final String ON_A_SCHEDULE = "db-scheduler-";
+    /**
+     * Mail is sent every minute, files are read, results are kept, on threads that are called so; it has nothing to do with
+     * the page that is counted.
+     */
+    private static final List<String> BESIDE_PAGES = List.of("db-scheduler-", "keeper");
 
     /** The statements that {@code work} led to, but for those that keep sessions and slow guessing. */
     public static List<String> during(Runnable work) {

@@ -60,7 +60,7 @@ class Dials {
     /** Whether the sealant of a wheel is too little to seal. */
     boolean dry(WheelState wheel, DueEntries.All all) {
         SealantState sealant = all.known().sealant().get(wheel.wheelId());
-        return sealant != null && sealant.forecast().volumeMl().p50() < sealant.leastMl();
+        return sealant != null && sealant.volumeMl().p50() < sealant.leastMl();
     }
 
     /** Whether what is in a wheel is known well enough: there is a tube, or the band is narrower than half of a filling. */
@@ -70,7 +70,7 @@ class Dials {
     }
 
     private static boolean isKnown(SealantState sealant) {
-        var volume = sealant.forecast().volumeMl();
+        var volume = sealant.volumeMl();
         return volume.p90() - volume.p10() < sealant.fullMl() / 2;
     }
 
@@ -109,7 +109,7 @@ class Dials {
         if (sealant == null) {
             return new WheelDial.Liquid(false, null, 0, 0, wording.text("today.no-sealant"), false);
         }
-        double ml = sealant.forecast().volumeMl().p50();
+        double ml = sealant.volumeMl().p50();
         double depth = LiquidPool.tabled(section).mm(ml);
         boolean dry = depth < DRY_MM;
         return new WheelDial.Liquid(
@@ -123,7 +123,7 @@ class Dials {
 
     /** One figure, or both ends of the 80 % band where that is wider than half of a filling: nobody knows then. */
     private static String level(SealantState sealant, RiderUnit unit) {
-        var volume = sealant.forecast().volumeMl();
+        var volume = sealant.volumeMl();
         return (isKnown(sealant)
                         ? whole(volume.p50(), unit)
                         : whole(volume.p10(), unit) + "-" + whole(volume.p90(), unit))

@@ -26,9 +26,7 @@ import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.core.weather.DailyWeather;
 import org.stratopneum.web.fleet.places.Place;
-import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogKind;
-import org.stratopneum.web.log.LogRow;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.weather.Weather;
 import org.stratopneum.web.rider.Rider;
@@ -41,27 +39,25 @@ public class AirLosses {
     /** Older readings tell nothing of the pace now. */
     private static final Duration READ_FOR = Duration.ofDays(120);
 
+    private static final List<LogKind> ASKED = asked();
+
+    private final ReadingsMapper readings;
     private final Logbook logbook;
     private final Weather weather;
     private final Riders riders;
 
-    AirLosses(Logbook logbook, Weather weather, Riders riders) {
+    AirLosses(ReadingsMapper readings, Logbook logbook, Weather weather, Riders riders) {
+        this.readings = readings;
         this.logbook = logbook;
         this.weather = weather;
         this.riders = riders;
     }
 
-    /** What the log is to be asked for. */
-    public static List<Logbook.Asked> asked(Instant now) {
+    private static List<LogKind> asked() {
         List<LogKind> kinds = new ArrayList<>(LogKind.READINGS);
         kinds.addAll(LogKind.MENDING);
         kinds.add(LogKind.JOB_ENDED);
-        return List.of(new Logbook.Asked(kinds, now.minus(READ_FOR)));
-    }
-
-    /** The wheels to ask for: each tells of the gauge that the other is read with. */
-    public static List<UUID> wheels(BikeState bike) {
-        return states(bike).map(WheelState::wheelId).toList();
+        return List.copyOf(kinds);
     }
 
     /** Of one wheel; empty without a tire. */
@@ -73,19 +69,21 @@ public class AirLosses {
     /** Of both wheels, by wheel; those without a tire are left out. */
     @Transactional(readOnly = true)
     public Map<UUID, WheelLoss> of(BikeState bike) {
-        Instant now = logbook.now();
-        return of(List.of(bike), logbook.current(wheels(bike), asked(now)), riders.self(), now);
+        return of(List.of(bike), riders.self(), logbook.now());
     }
 
-    /**
-     * Of all wheels of some bikes, by wheel.
-     *
-     * @param rows what the log holds of what is {@link #asked} for, newest first; anything else is left out
-     */
-    public Map<UUID, WheelLoss> of(List<BikeState> bikes, Collection<LogRow> rows, Rider rider, Instant now) {
-        Map<UUID, List<LogRow>> byWheel = rows.stream()
-                .filter(row -> !row.struck() && !row.happenedAt().isBefore(now.minus(READ_FOR)))
-                .collect(Collectors.groupingBy(row -> row.subject().wheelId()));
+    /** Of all wheels of some bikes, by wheel; each tells of the gauge that the bike's other one is read with. */
+    @Transactional(readOnly = true)
+    public Map<UUID, WheelLoss> of(List<BikeState> bikes, Rider rider, Instant now) {
+        List<UUID> wheels = bikes.stream()
+                .flatMap(AirLosses::states)
+                .map(WheelState::wheelId)
+                .toList();
+        if (wheels.isEmpty()) {
+            return Map.of();
+        }
+        Map<UUID, List<ReadingsMapper.Row>> byWheel = readings.since(wheels, ASKED, now.minus(READ_FOR)).stream()
+                .collect(Collectors.groupingBy(ReadingsMapper.Row::wheelId));
         Warmths warmths = new Warmths(rider, now);
         Map<UUID, WheelLoss> losses = new HashMap<>();
         for (BikeState bike : bikes) {
@@ -135,21 +133,22 @@ public class AirLosses {
         }
     }
 
-    private Read read(BikeState bike, WheelState wheel, List<LogRow> rows, Warmths warmths, Instant now) {
+    private static Read read(
+            BikeState bike, WheelState wheel, List<ReadingsMapper.Row> rows, Warmths warmths, Instant now) {
         WheelState.Tire tire = wheel.tire().orElseThrow();
         Instant mended = latest(rows, LogKind.MENDING);
-        List<LogRow> readings = rows.stream()
+        List<ReadingsMapper.Row> readings = rows.stream()
                 .filter(row -> LogKind.READINGS.contains(row.kind()) && isOf(row, wheel, tire))
-                .filter(row -> mended == null || !row.happenedAt().isBefore(mended))
+                .filter(row -> mended == null || !row.at().isBefore(mended))
                 .toList();
         List<Turn> turns = new ArrayList<>();
-        readings.forEach(row -> turns.add(turn(row, bike.home(), warmths)));
+        readings.forEach(row -> turns.add(new Turn(warmths.reading(row, bike.home()), row.afterInflation())));
         Collections.reverse(turns);
         boolean fresh = isFresh(wheel, tire, turns, now);
         return new Read(
                 wheel.wheelId(),
                 turns,
-                readings.isEmpty() ? null : readings.get(0).subject().gaugeId(),
+                readings.isEmpty() ? null : readings.get(0).gaugeId(),
                 LeakBands.of(tire.fitted().setup(), fresh),
                 bike.heightM(),
                 fresh,
@@ -157,25 +156,16 @@ public class AirLosses {
     }
 
     /** A tubeless tire that came off and on is still the same; a tube may be another one. */
-    private static boolean isOf(LogRow row, WheelState wheel, WheelState.Tire tire) {
-        return wheel.tubed()
-                ? !row.happenedAt().isBefore(tire.since())
-                : tire.id().equals(row.subject().tireId());
+    private static boolean isOf(ReadingsMapper.Row row, WheelState wheel, WheelState.Tire tire) {
+        return wheel.tubed() ? !row.at().isBefore(tire.since()) : tire.id().equals(row.tireId());
     }
 
-    private static Instant latest(List<LogRow> rows, Collection<LogKind> kinds) {
+    private static Instant latest(List<ReadingsMapper.Row> rows, Collection<LogKind> kinds) {
         return rows.stream()
                 .filter(row -> kinds.contains(row.kind()))
-                .map(LogRow::happenedAt)
+                .map(ReadingsMapper.Row::at)
                 .findFirst()
                 .orElse(null);
-    }
-
-    /** By the reference, not by the gauge. */
-    private Turn turn(LogRow row, Place home, Warmths warmths) {
-        LogDetail.GaugeRead read = (LogDetail.GaugeRead) logbook.detailOf(row);
-        return new Turn(
-                warmths.reading(row, row.names().gaugeFit().toReference(read.pressure()), home), read.afterInflation());
     }
 
     /** How warm tires were: as noted, as the room is kept, or as the weather was; each place is asked for once. */
@@ -190,8 +180,11 @@ public class AirLosses {
             this.today = LocalDate.ofInstant(now, rider.zoneId());
         }
 
-        LeakReading reading(LogRow row, GaugePressure pressure, Place home) {
-            Instant at = row.happenedAt();
+        /** By the reference, not by the gauge. */
+        LeakReading reading(ReadingsMapper.Row row, Place home) {
+            Instant at = row.at();
+            GaugePressure pressure =
+                    HandGauge.fit(row.offsetKpa(), row.slope()).toReference(GaugePressure.kpa(row.kpa()));
             if (row.temperatureC() != null || home == null) {
                 return LeakReading.noted(
                         at, pressure, row.temperatureC() == null ? null : Temperature.celsius(row.temperatureC()));

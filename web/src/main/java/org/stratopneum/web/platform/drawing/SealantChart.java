@@ -175,7 +175,7 @@ public final class SealantChart {
                 x > WIDTH - RIGHT - FLAG || next != null && within(next) && x(next) - x < FLAG + 12 && x > FLAG + LEFT;
         double width = left ? -FLAG : FLAG;
         svg.line("flag-l-" + tone, x, y(0), x, 6)
-                .path("flag-" + tone, "M%.1f 6h%.1fl%d 18 %d 18h%.1fz", x, width, left ? 9 : -9, left ? -9 : 9, -width)
+                .path("flag-" + tone, "M%.1f 6h%.1fl%s 18 %s 18h%.1fz", x, width, left ? 9 : -9, left ? -9 : 9, -width)
                 .text("cap", left ? x - FLAG + 16 : x + 7, 20, "start", words1)
                 .text("num", left ? x - FLAG + 16 : x + 7, 37, "start", DateText.dayAndMonth(day));
     }

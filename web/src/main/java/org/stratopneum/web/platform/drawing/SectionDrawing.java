@@ -159,7 +159,7 @@ public final class SectionDrawing {
         double chord = chord(depth);
         svg.path(
                 css,
-                "M%.1f %.1fL%.1f %.1fA%.1f %.1f 0 %d 1 %.1f %.1fZ",
+                "M%.1f %.1fL%.1f %.1fA%.1f %.1f 0 %s 1 %.1f %.1fZ",
                 x(-chord),
                 levelY(depth),
                 x(chord),

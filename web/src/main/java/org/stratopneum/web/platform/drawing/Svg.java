@@ -1,6 +1,5 @@
 package org.stratopneum.web.platform.drawing;
 
-import java.util.Locale;
 import org.springframework.web.util.HtmlUtils;
 
 /**
@@ -10,6 +9,7 @@ import org.springframework.web.util.HtmlUtils;
 final class Svg {
 
     private static final double HALF_CIRCLE = 180;
+    private static final int TENTHS = 10;
 
     private final StringBuilder out = new StringBuilder();
 
@@ -22,9 +22,38 @@ final class Svg {
         return new Point(cx + radius * Math.sin(angle), cy - radius * Math.cos(angle));
     }
 
-    /** Text of a path or an attribute: numbers with one decimal. */
+    /**
+     * Text of a path or an attribute. Pages hold thousands of these numbers, and {@link String#format} reads its format anew
+     * for each.
+     *
+     * @param format with {@code %.1f} and {@code %.0f} for numbers, and {@code %s} for anything else
+     */
     static String of(String format, Object... values) {
-        return String.format(Locale.ROOT, format, values);
+        StringBuilder text = new StringBuilder();
+        int value = 0;
+        int done = 0;
+        for (int at = format.indexOf('%'); at >= 0; at = format.indexOf('%', done)) {
+            text.append(format, done, at);
+            done = at + 2;
+            if (format.charAt(at + 1) == '.') {
+                done = at + 4;
+                number(text, ((Number) values[value]).doubleValue(), format.charAt(at + 2) == '1');
+            } else {
+                text.append(values[value]);
+            }
+            value++;
+        }
+        return text.append(format, done, format.length()).toString();
+    }
+
+    private static void number(StringBuilder text, double value, boolean tenths) {
+        long rounded = Math.round(value * (tenths ? TENTHS : 1));
+        if (!tenths) {
+            text.append(rounded);
+            return;
+        }
+        long size = Math.abs(rounded);
+        text.append(rounded < 0 ? "-" : "").append(size / TENTHS).append('.').append(size % TENTHS);
     }
 
     /** The path of an arc. */
@@ -32,7 +61,7 @@ final class Svg {
         Point first = polar(cx, cy, radius, from);
         Point last = polar(cx, cy, radius, to);
         return of(
-                "M%.1f %.1fA%.1f %.1f 0 %d %d %.1f %.1f",
+                "M%.1f %.1fA%.1f %.1f 0 %s %s %.1f %.1f",
                 first.x,
                 first.y,
                 radius,
@@ -51,7 +80,7 @@ final class Svg {
         Point d = polar(cx, cy, inner, from);
         int large = to - from > HALF_CIRCLE ? 1 : 0;
         return of(
-                "M%.1f %.1fA%.1f %.1f 0 %d 1 %.1f %.1fL%.1f %.1fA%.1f %.1f 0 %d 0 %.1f %.1fZ",
+                "M%.1f %.1fA%.1f %.1f 0 %s 1 %.1f %.1fL%.1f %.1fA%.1f %.1f 0 %s 0 %.1f %.1fZ",
                 a.x, a.y, outer, outer, large, b.x, b.y, c.x, c.y, inner, inner, large, d.x, d.y);
     }
 

@@ -1,0 +1,59 @@
+package org.stratopneum.web.fleet.bikes;
+
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Arg;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.stratopneum.web.log.LogKind;
+
+/** What was read of wheels, and when they were mended: no more of the log than that takes. */
+@Mapper
+interface ReadingsMapper {
+
+    /**
+     * A reading, or that a wheel was mended or worked on.
+     *
+     * @param kpa as its gauge showed it (kPa), null where nothing was read
+     * @param offsetKpa how the gauge stands to the reference (kPa, ratio), null where nobody knows
+     */
+    record Row(
+            UUID wheelId,
+            LogKind kind,
+            Instant at,
+            UUID tireId,
+            UUID gaugeId,
+            Double offsetKpa,
+            Double slope,
+            Double temperatureC,
+            Double kpa,
+            boolean afterInflation) {}
+
+    /** Newest first. */
+    @Arg(column = "wheel_id", javaType = UUID.class)
+    @Arg(column = "kind", javaType = LogKind.class)
+    @Arg(column = "happened_at", javaType = Instant.class)
+    @Arg(column = "tire_id", javaType = UUID.class)
+    @Arg(column = "gauge_id", javaType = UUID.class)
+    @Arg(column = "offset_kpa", javaType = Double.class)
+    @Arg(column = "slope", javaType = Double.class)
+    @Arg(column = "temperature_c", javaType = Double.class)
+    @Arg(column = "kpa", javaType = Double.class)
+    @Arg(column = "after_inflation", javaType = boolean.class)
+    @Select("""
+            <script>
+            select e.wheel_id, e.kind, e.happened_at, e.tire_id, e.gauge_id, g.offset_kpa, g.slope, e.temperature_c,
+                   (e.detail ->> 'gaugeKpa')::float8 as kpa,
+                   coalesce((e.detail ->> 'afterInflation')::boolean, false) as after_inflation
+            from log_current e
+            left join gauge g on (g.owner, g.id) = (e.owner, e.gauge_id)
+            where e.happened_at >= #{since}
+              and e.kind in <foreach collection="kinds" item="kind" open="(" separator="," close=")">#{kind}</foreach>
+              and e.wheel_id in <foreach collection="wheels" item="wheel" open="(" separator="," close=")">#{wheel}</foreach>
+            order by e.happened_at desc, e.sequence desc
+            </script>
+            """)
+    List<Row> since(Collection<UUID> wheels, Collection<LogKind> kinds, Instant since);
+}

@@ -1,0 +1,182 @@
+package org.stratopneum.web.sealant;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import java.util.concurrent.locks.LockSupport;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.Garage;
+import org.stratopneum.web.fleet.care.Care;
+import org.stratopneum.web.log.LogDetail;
+import org.stratopneum.web.log.LogDetail.SealantHeard.Sound;
+import org.stratopneum.web.log.LogKind;
+import org.stratopneum.web.log.LogSubject;
+import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.rider.RiderMapper;
+import org.stratopneum.web.support.RunningApplication;
+import org.stratopneum.web.support.TestGarage;
+import org.stratopneum.web.support.TestRider;
+
+/** What is kept of the sealant against what would be worked out anew, over logs made by chance. */
+@ExtendWith(RunningApplication.class)
+class KeptSealantTest {
+
+    private static final int ROUNDS = 40;
+    private static final Duration PATIENCE = Duration.ofSeconds(20);
+    private static final long WAIT_NANOS = 2_000_000;
+    private static final String POISON =
+            "{\"due\":[],\"volumeMl\":{\"p10\":-1,\"p50\":-1,\"p90\":-1},\"unknown\":false}";
+
+    private final JdbcTemplate jdbc;
+    private final Logbook logbook;
+    private final Garage garage;
+    private final Care care;
+    private final SealantDues dues;
+    private final RiderMapper riders;
+    private final TestRider rider;
+    private final TestGarage parts;
+    private Instant now;
+
+    KeptSealantTest(
+            JdbcTemplate jdbc,
+            Logbook logbook,
+            Garage garage,
+            Care care,
+            SealantDues dues,
+            PlatformTransactionManager transactions,
+            RiderMapper riders) {
+        this.jdbc = jdbc;
+        this.logbook = logbook;
+        this.garage = garage;
+        this.care = care;
+        this.dues = dues;
+        this.riders = riders;
+        rider = TestRider.make(transactions, riders);
+        now = logbook.now();
+        parts = rider.asks(() -> TestGarage.make(jdbc, logbook, now.minus(200, ChronoUnit.DAYS)));
+    }
+
+    private Map<UUID, SealantToday> asked() {
+        return rider.asks(() -> {
+            List<BikeState> bikes = garage.bikes();
+            return dues.of(bikes, care.all(), riders.self().orElseThrow(), now).entrySet().stream()
+                    .collect(Collectors.toMap(
+                            Map.Entry::getKey, entry -> entry.getValue().today()));
+        });
+    }
+
+    private int kept() {
+        return rider.asks(() -> jdbc.queryForObject("select count(*) from kept_result", Integer.class));
+    }
+
+    /** Nothing is kept to begin with, and all of it is in the end. */
+    private Map<UUID, SealantToday> askedAnew() {
+        rider.does(() -> jdbc.update("delete from kept_result"));
+        Map<UUID, SealantToday> anew = asked();
+        Instant until = Instant.now().plus(PATIENCE);
+        while (kept() < anew.size()) {
+            assertThat(Instant.now()).as("results are kept soon").isBefore(until);
+            LockSupport.parkNanos(WAIT_NANOS);
+        }
+        return anew;
+    }
+
+    /**
+     * What is kept is made wrong in the database. Whoever sees it was told that nothing has changed, which must be so: only then
+     * may a wrong answer come.
+     */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3})
+    void whatIsKeptIsNeverToldOfAnythingElse(long seed) {
+        Random random = new Random(seed);
+        int used = 0;
+        int changed = 0;
+        Map<UUID, SealantToday> before = askedAnew();
+        for (int round = 0; round < ROUNDS; round++) {
+            rider.does(() -> jdbc.update("update kept_result set result = ?::jsonb", POISON));
+            String done = happens(random);
+            Map<UUID, SealantToday> answered = asked();
+            Map<UUID, SealantToday> anew = askedAnew();
+            assertThat(answered.keySet()).as(done).isEqualTo(anew.keySet());
+            for (UUID wheel : anew.keySet()) {
+                boolean poisoned = answered.get(wheel).volumeMl().p50() < 0;
+                assertThat(poisoned ? before.get(wheel) : answered.get(wheel))
+                        .as("seed %d, round %d: %s", seed, round, done)
+                        .isEqualTo(anew.get(wheel));
+                used += poisoned ? 1 : 0;
+                changed += anew.get(wheel).equals(before.get(wheel)) ? 0 : 1;
+            }
+            before = anew;
+        }
+        assertThat(used).as("what is kept is used").isGreaterThan(ROUNDS / 2);
+        assertThat(changed).as("what happens makes a difference").isGreaterThan(ROUNDS / 4);
+    }
+
+    private UUID wheel;
+
+    private String happens(Random random) {
+        boolean rear = random.nextBoolean();
+        wheel = rear ? parts.rear() : parts.front();
+        UUID tire = rear ? parts.rearTire() : parts.frontTire();
+        int most = 1 + random.nextInt(90);
+        return switch (random.nextInt(15)) {
+            case 0 -> write(tire, new LogDetail.SealantAdded(most, random.nextBoolean() ? true : null));
+            case 1 -> write(tire, new LogDetail.SealantDipped(List.of(0.0, random.nextDouble() * 12)));
+            case 2 -> write(tire, new LogDetail.SealantHeard(Sound.values()[random.nextInt(Sound.values().length)]));
+            case 3 -> write(tire, new LogDetail.PunctureSealed());
+            case 4 -> write(tire, new LogDetail.SealantLost(most));
+            case 5 -> strikesTheLast();
+            case 6 -> {
+                now = now.plus(random.nextInt(20), ChronoUnit.DAYS);
+                yield "days go by";
+            }
+            case 7 -> sets("update tire set nominal_width_mm = nominal_width_mm + 1 where id = ?", tire);
+            case 8 ->
+                sets(
+                        "insert into wheel_care (wheel_id, dose, schedule) values (?, 'GENEROUS', 'MEASURED')"
+                                + " on conflict (owner, wheel_id) do update set dose = 'STANDARD', version = wheel_care.version + 1",
+                        wheel);
+            case 9 ->
+                sets(
+                        "insert into place (id, name, height_m, home, indoor_c) select ?, 'Hut', 500, true, 14"
+                                + " where not exists (select 1 from place)",
+                        UUID.randomUUID());
+            case 10 -> sets("update place set indoor_c = 29 - indoor_c where id <> ?", wheel);
+            case 11 -> write(tire, new LogDetail.CareDone(LogDetail.CareDone.Care.CORE_SERVICE));
+            case 12 -> {
+                rider.does(() -> parts.fit(logbook, wheel, tire, now));
+                yield "the same tire goes on again";
+            }
+            default ->
+                write(tire, new LogDetail.PressureRead(150 + most, PressureUnit.PSI, random.nextBoolean(), null));
+        };
+    }
+
+    private String write(UUID tire, LogDetail detail) {
+        rider.does(() -> logbook.write(TestGarage.entry(now, LogSubject.wheel(parts.bike(), wheel, tire), detail)));
+        return detail.toString();
+    }
+
+    private String sets(String sql, UUID id) {
+        rider.does(() -> jdbc.update(sql, id));
+        return sql;
+    }
+
+    private String strikesTheLast() {
+        rider.does(() -> logbook.ofWheel(wheel, LogKind.SEALANT, 1).forEach(row -> logbook.strike(List.of(row.id()))));
+        return "the last is struck";
+    }
+}
