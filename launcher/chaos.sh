@@ -14,7 +14,7 @@ chaos() {
   owner_address "$config"
   java "$ROOT/bench/ChaosBench.java" "$what" "$ROOT/stratopneum" "$config" "$(postgres_bin)/psql" "$bench_owner" "$port" \
     "$amount" "$STATE/bench.log" \
-    "${UNPRIVILEGED[@]}" java "${JAVA_LIMITS[@]}" -jar "$APP/stratopneum.jar" --server.port="$port" \
+    "${UNPRIVILEGED[@]}" java "${SERVING[@]}" -jar "$APP/stratopneum.jar" --server.port="$port" \
     --stratopneum.gauge.port="$gauge" --stratopneum.mail.simulated-port="$mail" \
     --spring.config.additional-location="file:$(application_settings "$config")" || status=$?
   test_database stop "$config"

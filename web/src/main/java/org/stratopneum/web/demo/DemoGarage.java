@@ -5,7 +5,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -21,7 +21,6 @@ import org.stratopneum.web.rider.RiderMapper;
  * never ages.
  */
 @Component
-@ConditionalOnProperty("stratopneum.demo")
 class DemoGarage implements SmartLifecycle {
 
     private static final Logger LOG = LoggerFactory.getLogger(DemoGarage.class);
@@ -38,6 +37,7 @@ class DemoGarage implements SmartLifecycle {
     private final Gauges gauges;
     private final TransactionTemplate transaction;
     private final Clock clock;
+    private final boolean wanted;
     private boolean running;
 
     DemoGarage(
@@ -49,7 +49,9 @@ class DemoGarage implements SmartLifecycle {
             Logbook logbook,
             Gauges gauges,
             TransactionTemplate transaction,
-            Clock clock) {
+            Clock clock,
+            @Value("${stratopneum.demo}") boolean wanted) {
+        this.wanted = wanted;
         this.riders = riders;
         this.parts = parts;
         this.year = year;
@@ -59,6 +61,11 @@ class DemoGarage implements SmartLifecycle {
         this.gauges = gauges;
         this.transaction = transaction;
         this.clock = clock;
+    }
+
+    @Override
+    public boolean isAutoStartup() {
+        return wanted;
     }
 
     @Override

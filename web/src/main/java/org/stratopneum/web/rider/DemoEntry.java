@@ -26,6 +26,7 @@ public class DemoEntry extends OncePerRequestFilter {
 
     private final RiderPrincipal demoRider;
 
+    /** @param demoRider whose garage it is, or null while it stays shut */
     public DemoEntry(RiderPrincipal demoRider) {
         this.demoRider = demoRider;
     }
@@ -33,7 +34,8 @@ public class DemoEntry extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (SecurityContextHolder.getContext().getAuthentication() == null
+        if (demoRider != null
+                && SecurityContextHolder.getContext().getAuthentication() == null
                 && isFromThisMachine(request)
                 && !SignedOut.byTime(request)) {
             SecurityContext context = SecurityContextHolder.createEmptyContext();

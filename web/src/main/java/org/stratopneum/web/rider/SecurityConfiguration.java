@@ -1,6 +1,5 @@
 package org.stratopneum.web.rider;
 
-import java.util.Optional;
 import org.springframework.boot.security.autoconfigure.actuate.web.servlet.EndpointRequest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -86,11 +85,7 @@ class SecurityConfiguration {
     @Bean
     @Order(2)
     SecurityFilterChain pages(
-            HttpSecurity http,
-            FormTokens tokens,
-            SessionsThatEnd sessions,
-            SiteAddress address,
-            Optional<DemoEntry> demoEntry)
+            HttpSecurity http, FormTokens tokens, SessionsThatEnd sessions, SiteAddress address, DemoEntry demoEntry)
             throws Exception {
         http.authorizeHttpRequests(requests -> requests.requestMatchers(OPEN)
                         .permitAll()
@@ -103,11 +98,11 @@ class SecurityConfiguration {
                         .ignoringRequestMatchers(ONE_CLICK))
                 .securityContext(context -> context.securityContextRepository(sessions))
                 .addFilterBefore(new ForeignSites(address), CsrfFilter.class)
+                .addFilterBefore(demoEntry, ForeignSites.class)
                 .addFilterBefore(UploadGate.ofFiles(), CsrfFilter.class)
                 // no session management here: it would keep the demo rider, who signs in at every request, in a
                 // session, and renew the form token each time. Signing in (account.Sessions) begins it itself
                 .exceptionHandling(handling -> handling.authenticationEntryPoint(new SignInEntryPoint()));
-        demoEntry.ifPresent(filter -> http.addFilterBefore(filter, ForeignSites.class));
         return withoutExtras(http).build();
     }
 

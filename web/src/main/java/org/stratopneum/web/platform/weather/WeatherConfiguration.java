@@ -1,20 +1,20 @@
 package org.stratopneum.web.platform.weather;
 
 import java.net.URI;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
 
-/** A weather service in place of the one that ships with the application, where its address is set. */
-@Configuration
+/** The weather service whose address is set, or else the one that ships with the application. */
+@Configuration(proxyBeanMethods = false)
 class WeatherConfiguration {
 
     @Bean
     @Primary
-    @ConditionalOnProperty("stratopneum.weather")
-    Weather weatherService(@Value("${stratopneum.weather}") URI address) {
-        return new HttpWeather(address);
+    Weather weather(
+            @Value("${stratopneum.weather:}") String address, @Qualifier("simulatedWeather") Weather simulated) {
+        return address.isEmpty() ? simulated : new HttpWeather(URI.create(address));
     }
 }
