@@ -102,14 +102,14 @@ build_application() {
 
 # Once for each build: remembers the loaded classes, which halves the time to the first page. Does without if it fails.
 train_application() {
-  local scratch
+  local config=$1 scratch
   [ ! -f "$APP/classes.jsa" ] && [ ! -f "$APP/untrained" ] || return 0
   scratch=$(mktemp -d)
   ! runs_as_root || chown "$APP_USER": "$scratch"
   with_progress "preparing a quick start" "$STATE/training.log" \
     "${UNPRIVILEGED[@]}" java -XX:ArchiveClassesAtExit="$scratch/classes.jsa" -Dspring.context.exit=onRefresh \
     "${SERVING[@]}" -jar "$APP/stratopneum.jar" \
-    --spring.config.additional-location="file:$(application_settings "$DB_CONFIG")" &&
+    --spring.config.additional-location="file:$(application_settings "$config")" &&
     install -m 0644 "$scratch/classes.jsa" "$APP/classes.jsa" || touch "$APP/untrained"
   rm -rf "$scratch"
 }
@@ -168,9 +168,8 @@ already_running() {
 
 application_start() {
   local port=$1 demo=$2 foreground=$3 listen=$4 tls=$5 proxy=$6 command
-  command=("${UNPRIVILEGED[@]}" java "${SERVING[@]}")
-  [ ! -f "$APP/classes.jsa" ] || command+=(-XX:SharedArchiveFile="$APP/classes.jsa" -Xlog:disable -Xlog:all=error:stderr)
-  command+=(-jar "$APP/stratopneum.jar" --server.port="$port" --stratopneum.demo="$demo"
+  serving
+  command=("${serving[@]}" --server.port="$port" --stratopneum.demo="$demo"
     --spring.config.additional-location="file:$(application_settings "$DB_CONFIG")")
   rm -f "$APP_WHERE"
   if [ "$listen" != 127.0.0.1 ] || [ -n "$tls" ]; then
@@ -260,28 +259,37 @@ application_status() {
   fi
 }
 
-# The pages of a large garage, on a database and a port of its own that are gone afterwards.
-# An application on a database of its own, gone with the launcher: sets config, port and owner's address.
+# Words that start java as a rider's start does: with the remembered classes, where there are any.
+serving() {
+  serving=("${UNPRIVILEGED[@]}" java "${SERVING[@]}")
+  [ ! -f "$APP/classes.jsa" ] || serving+=(-XX:SharedArchiveFile="$APP/classes.jsa" -Xlog:disable -Xlog:all=error:stderr)
+  serving+=(-jar "$APP/stratopneum.jar")
+}
+
+# An application on a database of its own, gone with the launcher: sets config, ports, process and owner's address.
 bench_application() {
-  local pid gauge mail
-  bench_config=$(test_database start durable)
+  bench_config=$(test_database start durable "${1-}")
   bench_port=$(free_port)
-  gauge=$(free_port)
-  mail=$(free_port)
+  bench_watch=$(free_port)
   migrate "$bench_config"
-  "${UNPRIVILEGED[@]}" java "${SERVING[@]}" -jar "$APP/stratopneum.jar" --server.port="$bench_port" \
-    --stratopneum.gauge.port="$gauge" --stratopneum.mail.simulated-port="$mail" \
+  train_application "$bench_config"
+  serving
+  "${serving[@]}" --server.port="$bench_port" --stratopneum.watch.port="$bench_watch" \
+    --stratopneum.gauge.port=0 --stratopneum.mail.simulated-port=0 --stratopneum.webhooks.stand-in-port=0 \
     --spring.config.additional-location="file:$(application_settings "$bench_config")" \
     >"$STATE/bench.log" 2>&1 </dev/null &
-  pid=$!
+  bench_pid=$!
   # shellcheck disable=SC2064 # the names are known now and gone then
-  trap "kill $pid 2>/dev/null; test_database stop '$bench_config'" EXIT
+  trap "kill $bench_pid 2>/dev/null; test_database stop '$bench_config'" EXIT
   until application_answers "$bench_port"; do
-    kill -0 "$pid" 2>/dev/null || fail "the application ended; its log is $STATE/bench.log"
+    kill -0 "$bench_pid" 2>/dev/null || fail "the application ended; its log is $STATE/bench.log"
     sleep 0.5
   done
   owner_address "$bench_config"
 }
+
+# What the application of a bench has of this machine's memory.
+bench_memory() { awk '/^VmRSS/ { printf "%.0f MB resident\n", $2 / 1024 }' "/proc/$bench_pid/status"; }
 
 # Sets how psql signs in as the owner of the tables of the database with settings $1.
 owner_address() {
@@ -294,10 +302,11 @@ bench_large_garage() {
   bench_application
   "$(postgres_bin)/psql" -q -v ON_ERROR_STOP=1 -f "$ROOT/bench/large-garage.sql" "$bench_owner" ||
     fail "the large garage could not be made"
-  say "A rider with 30 wheels and 5 years of log:"
-  java "$ROOT/bench/WebBench.java" "http://127.0.0.1:$bench_port" 4 30 / /agenda /agenda/month /garage /log \
-    /wheels/d0000000-0000-4000-8000-000000000601/history \
-    "/tires/compare?tire=d0000000-0000-4000-8000-000000000701&tire=d0000000-0000-4000-8000-000000000709"
+  say "A rider with 30 wheels and 5 years of log, $1 requests a second for $2 s, after some to warm up:"
+  local met=0
+  java "$ROOT/bench/WebBench.java" "http://127.0.0.1:$bench_port" "$1" "$2" "http://127.0.0.1:$bench_watch" || met=1
+  bench_memory
+  return $met
 }
 
 bench_exchange() {

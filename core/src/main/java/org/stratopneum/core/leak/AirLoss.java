@@ -246,6 +246,11 @@ public final class AirLoss {
         return Optional.ofNullable(rate);
     }
 
+    /** The same as a number with its doubt. */
+    public Optional<LossPace> pace() {
+        return rate().map(LossRate::pace);
+    }
+
     /** What a loss is called on this wheel. */
     public LeakBands bands() {
         return bands;
@@ -360,9 +365,10 @@ public final class AirLoss {
                 last.reading.at(),
                 Math.log(last.kpa),
                 present.level(),
-                present.levelExposure(),
+                // nothing is nothing, on either side
+                present.levelExposure() + 0.0,
                 present.levelVariance(),
-                rate));
+                pace().orElse(null)));
     }
 
     /**

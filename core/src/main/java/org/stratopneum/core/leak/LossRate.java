@@ -29,9 +29,7 @@ public final class LossRate {
 
     private final LeakBands bands;
     private final double[] upTo = new double[STEPS + 1];
-    private final double low;
-    private final double middle;
-    private final double high;
+    private final LossPace pace;
 
     /**
      * @param data of the pace that holds now
@@ -56,9 +54,7 @@ public final class LossRate {
         for (int i = 0; i <= STEPS; i++) {
             upTo[i] /= all;
         }
-        low = quantile(LOW);
-        middle = quantile(MIDDLE);
-        high = quantile(HIGH);
+        pace = new LossPace(quantile(MIDDLE), quantile(LOW), quantile(HIGH));
     }
 
     /** The rate that is not passed with a probability (1/day). */
@@ -79,32 +75,37 @@ public final class LossRate {
 
     /** As likely faster as slower (1/day). */
     public double perDay() {
-        return middle;
+        return pace.perDay();
     }
 
     /** Lower end of the 80 % interval (1/day). */
     double lowPerDay() {
-        return low;
+        return pace.lowPerDay();
     }
 
     /** Upper end of the 80 % interval (1/day). */
     double highPerDay() {
-        return high;
+        return pace.highPerDay();
+    }
+
+    /** The rate with its interval, whatever it is called. */
+    LossPace pace() {
+        return pace;
     }
 
     /** Share of the gauge pressure lost in a day (ratio). */
     public double lossPerDay() {
-        return -Math.expm1(-perDay());
+        return pace.lossPerDay();
     }
 
     /** Lower end of the 80 % interval of the loss in a day (ratio). */
     public double lowLossPerDay() {
-        return -Math.expm1(-lowPerDay());
+        return pace.lowLossPerDay();
     }
 
     /** Upper end of the 80 % interval of the loss in a day (ratio). */
     public double highLossPerDay() {
-        return -Math.expm1(-highPerDay());
+        return pace.highLossPerDay();
     }
 
     /** How long until half of it is left (days). */

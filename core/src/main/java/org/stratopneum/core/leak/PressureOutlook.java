@@ -11,8 +11,12 @@ import org.stratopneum.core.quantity.GaugePressure;
  * What a wheel holds now and later, at 20 C: its level at the last reading, carried on by the rate at which it loses air. The
  * doubts of the level and of the rate are added as if each were normal (model). It leaves out what {@link AirLoss} leaves
  * out, and above all that a hole may come tomorrow.
+ *
+ * @param at when it was read last, {@code last} the logarithm of what was read (kPa)
+ * @param level logarithm that the pace acts on (kPa), for {@code exposure} days so far; {@code variance} its doubt
+ * @param pace null where nothing tells it
  */
-public final class PressureOutlook {
+public record PressureOutlook(Instant at, double last, double level, double exposure, double variance, LossPace pace) {
 
     /** Nobody trusts a pace for longer (days; our judgement). */
     public static final int FARTHEST_DAYS = 60;
@@ -26,27 +30,6 @@ public final class PressureOutlook {
     /** Nobody pumps meanwhile: the gauge may have shown too little, by so much at most (of the logarithm; our judgement). */
     private static final double ABOVE = 0.05;
 
-    private final Instant at;
-    private final double last;
-    private final double level;
-    private final double exposure;
-    private final double variance;
-    private final LossRate rate;
-
-    /**
-     * @param last logarithm of what was read last (kPa)
-     * @param level logarithm that the rate acts on (kPa), for {@code exposure} days so far; {@code variance} its doubt
-     * @param rate null where nothing tells it
-     */
-    PressureOutlook(Instant at, double last, double level, double exposure, double variance, LossRate rate) {
-        this.at = at;
-        this.last = last;
-        this.level = level;
-        this.exposure = exposure;
-        this.variance = variance;
-        this.rate = rate;
-    }
-
     /**
      * A pressure with its 80 % interval, at 20 C.
      *
@@ -54,24 +37,14 @@ public final class PressureOutlook {
      */
     public record Expected(GaugePressure likely, GaugePressure low, GaugePressure high) {}
 
-    /** Empty where nothing tells it. */
-    public Optional<LossRate> rate() {
-        return Optional.ofNullable(rate);
-    }
-
     /** The last reading at 20 C. */
     public GaugePressure lastAt20() {
         return GaugePressure.kpa(Math.exp(last));
     }
 
-    /** When that was. */
-    public Instant at() {
-        return at;
-    }
-
     /** What it has at a moment, sixty days after the last reading at most; empty where nothing tells the rate. */
     public Optional<Expected> expectedAt(Instant moment) {
-        return rate().map(known -> {
+        return Optional.ofNullable(pace).map(known -> {
             double days = Math.max(0, Math.min(FARTHEST_DAYS, days(at, moment))) + exposure;
             double own = Z80 * Math.sqrt(variance);
             double likely = level - known.perDay() * days;
@@ -114,7 +87,7 @@ public final class PressureOutlook {
     }
 
     private Optional<Instant> first(GaugePressure floor, Function<Expected, GaugePressure> end) {
-        return rate == null
+        return pace == null
                 ? Optional.empty()
                 : IntStream.rangeClosed(0, FARTHEST_DAYS * HOURS)
                         .mapToObj(hour -> at.plus(Duration.ofHours(hour)))
@@ -132,7 +105,7 @@ public final class PressureOutlook {
      * @param stands until then, sixty days at most
      */
     public Optional<Expected> toSet(GaugePressure wanted, Duration stands) {
-        return rate().map(known -> {
+        return Optional.ofNullable(pace).map(known -> {
             double days = Math.min(FARTHEST_DAYS, stands.toMillis() / MILLIS_PER_DAY);
             return new Expected(
                     raised(wanted, days * known.perDay()),

@@ -10,12 +10,14 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.stratopneum.core.agenda.DueItem;
 import org.stratopneum.core.agenda.DueReason;
 import org.stratopneum.core.agenda.LeakLooks;
 import org.stratopneum.core.pressure.SetupKind;
@@ -165,9 +167,7 @@ class AirLossTest {
             assertThat(loss.dueSince()).contains(since);
             assertThat(loss.alarm()).isEqualTo(AirLoss.Alarm.DUE);
         }
-        assertThat(LeakLooks.of(UUID.randomUUID(), looks.loss(), null, ZoneOffset.UTC)
-                        .orElseThrow()
-                        .due())
+        assertThat(due(UUID.randomUUID(), looks.loss(), null).orElseThrow().due())
                 .isEqualTo(LocalDate.ofInstant(since, ZoneOffset.UTC));
     }
 
@@ -176,8 +176,8 @@ class AirLossTest {
         AirLoss loss = sixWeeks().found(49, 118).loss();
         UUID wheel = UUID.randomUUID();
         assertThat(loss.dueTold()).isEqualTo(Looks.day(49));
-        assertThat(LeakLooks.of(wheel, loss, Looks.day(48), ZoneOffset.UTC)).isPresent();
-        assertThat(LeakLooks.of(wheel, loss, Looks.day(49), ZoneOffset.UTC)).isEmpty();
+        assertThat(due(wheel, loss, Looks.day(48))).isPresent();
+        assertThat(due(wheel, loss, Looks.day(49))).isEmpty();
     }
 
     /** Since what was told, it got worse: that is another matter, of a later day. */
@@ -199,7 +199,7 @@ class AirLossTest {
         assertThat(loss.named()).isEqualTo(LeakClass.NORMAL);
         assertThat(loss.alarm()).isEqualTo(AirLoss.Alarm.NOTE);
         assertThat(loss.dueSince()).isEmpty();
-        assertThat(LeakLooks.of(UUID.randomUUID(), loss, null, ZoneOffset.UTC)).isEmpty();
+        assertThat(due(UUID.randomUUID(), loss, null)).isEmpty();
         PaceRise rise = loss.rise().orElseThrow();
         assertThat(rise.now()).isGreaterThan(2 * rise.before());
         assertThat(rise.since()).isBetween(Looks.day(49), Looks.day(63.1));
@@ -226,10 +226,7 @@ class AirLossTest {
         assertThat(loss.outlook()).isEmpty();
         assertThat(loss.named()).isEqualTo(LeakClass.FAST);
         assertThat(loss.sudden().orElseThrow().within()).isEqualTo(Duration.ofMinutes(10));
-        assertThat(LeakLooks.of(UUID.randomUUID(), loss, null, ZoneOffset.UTC)
-                        .orElseThrow()
-                        .reason())
-                .isEqualTo(DueReason.LEAK);
+        assertThat(due(UUID.randomUUID(), loss, null).orElseThrow().reason()).isEqualTo(DueReason.LEAK);
     }
 
     /** A gauge's own doubt, half a day, and a wheel that was pumped are no sudden loss. */
@@ -628,5 +625,9 @@ class AirLossTest {
         assertThat(Turn.spans(turns)).extracting(List::size).containsExactly(2, 1);
         assertThat(Turn.spans(turns.subList(1, 3))).extracting(List::size).containsExactly(1, 1);
         assertThat(Turn.spans(List.of())).isEmpty();
+    }
+
+    private static Optional<DueItem> due(UUID wheel, AirLoss loss, Instant worked) {
+        return loss.dueSince().flatMap(since -> LeakLooks.of(wheel, since, loss.dueTold(), worked, ZoneOffset.UTC));
     }
 }

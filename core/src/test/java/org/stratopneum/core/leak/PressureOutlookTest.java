@@ -58,7 +58,7 @@ class PressureOutlookTest {
         assertThat(one.under(GaugePressure.kpa(100))).isEmpty();
         assertThat(one.toSet(GaugePressure.kpa(100), Duration.ofDays(1))).isEmpty();
         assertThat(one.expectedAt(Looks.day(4))).isEmpty();
-        assertThat(one.rate()).isEmpty();
+        assertThat(one.pace()).isNull();
         assertThat(one.lastAt20().kpa()).isCloseTo(200, within(1e-9));
         assertThat(one.at()).isEqualTo(Looks.day(0));
         assertThat(Looks.pumped(0).loss().outlook()).isEmpty();
@@ -76,7 +76,7 @@ class PressureOutlookTest {
         PressureOutlook.Expected soon = outlook.expectedAt(Looks.day(28.01)).orElseThrow();
         assertThat(soon.likely().kpa()).isCloseTo(165, within(0.5));
         PressureOutlook.Expected later = outlook.expectedAt(Looks.day(38.01)).orElseThrow();
-        double perDay = outlook.rate().orElseThrow().perDay();
+        double perDay = outlook.pace().perDay();
         assertThat(later.likely().kpa()).isCloseTo(soon.likely().kpa() * Math.exp(-10 * perDay), within(1e-6));
         assertThat(later.high().kpa() - later.low().kpa())
                 .isGreaterThan(soon.high().kpa() - soon.low().kpa());

@@ -23,12 +23,13 @@ import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.fleet.bikes.AirLosses;
 import org.stratopneum.web.fleet.bikes.BikeState;
+import org.stratopneum.web.fleet.bikes.LossNow;
 import org.stratopneum.web.fleet.bikes.PressureNow;
-import org.stratopneum.web.fleet.bikes.WheelLoss;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.fleet.care.Care;
 import org.stratopneum.web.fleet.care.CareStatus;
+import org.stratopneum.web.fleet.kept.KeptResults;
 import org.stratopneum.web.jobs.OpenCards;
 import org.stratopneum.web.log.LogDetail.CareDone;
 import org.stratopneum.web.log.LogKind;
@@ -46,9 +47,17 @@ public class WheelDues {
     private final SealantDues sealantDues;
     private final Care care;
     private final AirLosses airLosses;
+    private final KeptResults results;
     private final Logbook logbook;
 
-    WheelDues(OpenCards openCards, SealantDues sealantDues, Care care, AirLosses airLosses, Logbook logbook) {
+    WheelDues(
+            OpenCards openCards,
+            SealantDues sealantDues,
+            Care care,
+            AirLosses airLosses,
+            KeptResults results,
+            Logbook logbook) {
+        this.results = results;
         this.logbook = logbook;
         this.airLosses = airLosses;
         this.openCards = openCards;
@@ -74,7 +83,7 @@ public class WheelDues {
             List<OpenCards.OpenCard> cards,
             Map<UUID, SealantState> sealant,
             Map<UUID, DueItem> tubes,
-            Map<UUID, WheelLoss> losses,
+            Map<UUID, LossNow> losses,
             CareStatus cared,
             Map<String, Mark> marks,
             Rider rider,
@@ -130,7 +139,7 @@ public class WheelDues {
 
         /** That the leak of a wheel is to be looked for. */
         public Optional<DueItem> leak(UUID wheelId) {
-            return Optional.ofNullable(losses.get(wheelId)).flatMap(loss -> loss.due(rider));
+            return Optional.ofNullable(losses.get(wheelId)).flatMap(loss -> loss.due(wheelId, rider));
         }
 
         /** What a wheel holds now; empty without a reading. */
@@ -175,11 +184,12 @@ public class WheelDues {
     Known known(List<BikeState> bikes, Map<String, Mark> marks, Rider rider, Instant now) {
         CareStatus cared = care.all();
         List<LogRow> rows = liquid(bikes);
+        KeptResults.Kept kept = results.all();
         return new Known(
                 openCards.all(),
-                sealantDues.of(bikes, rows, cared, rider, now),
+                sealantDues.of(bikes, rows, cared, kept, rider, now),
                 SealantDues.inTubes(bikes, rows, rider),
-                airLosses.of(bikes, rider, now),
+                airLosses.now(bikes, kept, rider, now),
                 cared,
                 marks,
                 rider,

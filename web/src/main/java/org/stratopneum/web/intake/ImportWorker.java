@@ -1,5 +1,6 @@
 package org.stratopneum.web.intake;
 
+import io.micrometer.core.instrument.MeterRegistry;
 import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
@@ -42,6 +43,7 @@ class ImportWorker {
     private final Logbook logbook;
     private final Wording wording;
     private final JsonMapper json;
+    private final MeterRegistry meters;
     private final TransactionTemplate whole;
     private final TransactionTemplate alone;
 
@@ -52,7 +54,9 @@ class ImportWorker {
             Logbook logbook,
             Wording wording,
             JsonMapper json,
-            PlatformTransactionManager transactions) {
+            PlatformTransactionManager transactions,
+            MeterRegistry meters) {
+        this.meters = meters;
         this.mapper = mapper;
         this.importers = importers;
         this.quota = quota;
@@ -132,6 +136,8 @@ class ImportWorker {
             return Outcome.NOT_ITS_TURN;
         }
         int rows = result.rows();
+        meters.summary("stratopneum.import.rows", "format", run.format().name(), "dry", String.valueOf(dry))
+                .record(rows);
         alone.executeWithoutResult(status -> quota.rows(rows));
         if (dry || !result.mayStand()) {
             ImportResult told = result;

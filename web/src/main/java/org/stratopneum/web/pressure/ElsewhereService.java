@@ -60,7 +60,7 @@ class ElsewhereService {
                 advice.flatMap(found -> AdvisedPressures.settable(found, rider.pressureUnit()));
         List<TripPressures.Wheel> wheels = read.trip()
                 .flatMap(trip ->
-                        advice.map(found -> pressures.wheels(bike, found, trip, known, airLosses.of(bike), rider)))
+                        advice.map(found -> pressures.wheels(bike, found, trip, known, airLosses.now(bike), rider)))
                 .orElse(List.of());
         return new ElsewherePage(
                 bikeId,

@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.air.CarriedPressure;
 import org.stratopneum.core.air.Surroundings;
-import org.stratopneum.core.leak.LossRate;
+import org.stratopneum.core.leak.LossPace;
 import org.stratopneum.core.leak.PressureOutlook;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.quantity.GaugePressure;
@@ -60,7 +60,7 @@ public class OutlookWording {
                 .flatMap(now -> span(now, from, trip.here().surroundings(), unit))
                 .ifPresent(span -> lines.add(wording.text("outlook.now", span)));
         span(then.get(), from, there, unit).ifPresent(span -> lines.add(wording.text("outlook.then", span)));
-        outlook.rate().ifPresent(rate -> lines.add(rate(rate)));
+        Optional.ofNullable(outlook.pace()).ifPresent(pace -> lines.add(rate(pace)));
         Optional<GaugePressure> likely = CarriedPressure.carryIfHeld(then.get().likely(), from, there);
         return new Said(lines, likely.map(found -> windows.side(window, found)).orElse(WindowWording.Side.NONE));
     }
@@ -71,9 +71,7 @@ public class OutlookWording {
         Surroundings same = at20(0);
         return outlook.expectedAt(now)
                 .flatMap(expected -> span(expected, same, same, rider.pressureUnit()))
-                .map(span -> List.of(
-                        wording.text("outlook.now-at-20", span),
-                        rate(outlook.rate().orElseThrow())))
+                .map(span -> List.of(wording.text("outlook.now-at-20", span), rate(outlook.pace())))
                 .orElse(List.of());
     }
 
@@ -93,7 +91,7 @@ public class OutlookWording {
                 PressureText.number(high.get(), unit)));
     }
 
-    private String rate(LossRate rate) {
+    private String rate(LossPace rate) {
         return wording.text(
                 "outlook.rate",
                 percent(rate.lossPerDay()),

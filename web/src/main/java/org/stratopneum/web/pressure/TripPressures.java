@@ -16,7 +16,7 @@ import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.fleet.bikes.BikeState;
-import org.stratopneum.web.fleet.bikes.WheelLoss;
+import org.stratopneum.web.fleet.bikes.LossNow;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.places.Place;
 import org.stratopneum.web.fleet.places.Places;
@@ -86,7 +86,7 @@ public class TripPressures {
             List<Place> goals,
             UUID goal,
             Instant at,
-            Map<UUID, WheelLoss> losses,
+            Map<UUID, LossNow> losses,
             Rider rider) {
         Map<String, String> asked = new HashMap<>();
         asked.put("there", goal.toString());
@@ -103,7 +103,7 @@ public class TripPressures {
 
     /** Rear first; nothing where nothing may be set. */
     List<Wheel> wheels(
-            BikeState bike, BikeAdvice advice, Trip trip, List<Place> known, Map<UUID, WheelLoss> losses, Rider rider) {
+            BikeState bike, BikeAdvice advice, Trip trip, List<Place> known, Map<UUID, LossNow> losses, Rider rider) {
         double home = Places.home(known).map(Place::heightM).orElse(0.0);
         List<Wheel> wheels = new ArrayList<>();
         AdvisedPressures.settable(advice, rider.pressureUnit()).ifPresent(told -> {
@@ -123,10 +123,8 @@ public class TripPressures {
     }
 
     private static Optional<PressureOutlook> outlook(
-            Map<UUID, WheelLoss> losses, BikeState bike, WheelPosition position) {
-        return bike.wheel(position)
-                .map(wheel -> losses.get(wheel.wheelId()))
-                .flatMap(found -> found.loss().outlook());
+            Map<UUID, LossNow> losses, BikeState bike, WheelPosition position) {
+        return bike.wheel(position).map(wheel -> losses.get(wheel.wheelId())).map(LossNow::outlook);
     }
 
     private Wheel wheel(

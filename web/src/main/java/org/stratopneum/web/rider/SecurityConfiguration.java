@@ -89,7 +89,7 @@ class SecurityConfiguration {
             throws Exception {
         http.authorizeHttpRequests(requests -> requests.requestMatchers(OPEN)
                         .permitAll()
-                        .requestMatchers(EndpointRequest.to("health"))
+                        .requestMatchers(EndpointRequest.toAnyEndpoint())
                         .permitAll()
                         .anyRequest()
                         .hasAuthority(CurrentRider.AUTHORITY))

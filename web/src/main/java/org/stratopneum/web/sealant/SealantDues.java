@@ -54,17 +54,23 @@ public class SealantDues {
     /**
      * By wheel; nothing for a wheel with a tube, or without a filling since its tire went on.
      *
+     * @param all what was worked out before
      * @param rows what the log holds of the liquid, {@link #since} at least, newest first; anything else is left out
      */
     @Transactional(readOnly = true)
     public Map<UUID, SealantState> of(
-            List<BikeState> bikes, List<LogRow> rows, CareStatus cared, Rider rider, Instant now) {
+            List<BikeState> bikes,
+            List<LogRow> rows,
+            CareStatus cared,
+            KeptResults.Kept all,
+            Rider rider,
+            Instant now) {
         if (bikes.stream().flatMap(SealantDues::liquid).findAny().isEmpty()) {
             return Map.of();
         }
         LocalDate today = LocalDate.ofInstant(now, rider.zoneId());
         Storage.Air air = storage.of(bikes.get(0).home(), today, rider);
-        KeptResults.Of<SealantToday> kept = results.of(MATTER, SealantToday.class);
+        KeptResults.Of<SealantToday> kept = all.of(MATTER, SealantToday.class);
         Asked asked = new Asked(cared, rider, today, air, kept);
         Map<UUID, List<LogRow>> byWheel = rows.stream()
                 .filter(row -> LogKind.SEALANT.contains(row.kind()))
@@ -89,7 +95,7 @@ public class SealantDues {
                 .flatMap(SealantDues::liquid)
                 .map(WheelState::wheelId)
                 .toList();
-        return of(bikes, logbook.current(wheels, asked), cared, rider, now);
+        return of(bikes, logbook.current(wheels, asked), cared, results.all(), rider, now);
     }
 
     /** From when on the log is to be asked: since the tires went on that are on now; empty without any tire. */

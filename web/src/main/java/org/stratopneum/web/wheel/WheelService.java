@@ -19,6 +19,7 @@ import org.stratopneum.web.fleet.bikes.Garage;
 import org.stratopneum.web.fleet.bikes.Marking;
 import org.stratopneum.web.fleet.bikes.PressureNow;
 import org.stratopneum.web.fleet.bikes.WheelHeads;
+import org.stratopneum.web.fleet.bikes.WheelLoss;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.log.LogKind;
@@ -144,7 +145,8 @@ class WheelService {
         WheelState wheel = ask.known.wheel();
         Rider rider = ask.rider;
         Instant now = logbook.now();
-        Optional<PressureNow> held = PressureNow.of(wheel, ask.known.loss().orElse(null), now);
+        Optional<PressureNow> held =
+                PressureNow.of(wheel, ask.known.loss().map(WheelLoss::now).orElse(null), now);
         var reader = new AdviceWording.Reader(
                 rider.units(),
                 rider.zoneId(),

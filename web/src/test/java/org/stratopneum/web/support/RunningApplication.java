@@ -2,6 +2,7 @@ package org.stratopneum.web.support;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.ServerSocket;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,7 +31,9 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
     public static final class Started implements AutoCloseable {
 
         private final ThrowAwayDatabase database = ThrowAwayDatabase.start();
-        private final ConfigurableApplicationContext context = startOn(database.settings());
+        private final int watchPort = freePort();
+        private final ConfigurableApplicationContext context =
+                startOn(database.settings(), "--stratopneum.watch.port=" + watchPort);
         private ConfigurableApplicationContext other;
 
         Started() {
@@ -39,6 +42,19 @@ public final class RunningApplication implements BeforeAllCallback, ParameterRes
 
         public ConfigurableApplicationContext context() {
             return context;
+        }
+
+        /** The port of the figures. */
+        public Site watch() {
+            return new Site("http://127.0.0.1:" + watchPort);
+        }
+
+        private static int freePort() {
+            try (ServerSocket free = new ServerSocket(0)) {
+                return free.getLocalPort();
+            } catch (IOException exception) {
+                throw new UncheckedIOException(exception);
+            }
         }
 
         public ThrowAwayDatabase database() {

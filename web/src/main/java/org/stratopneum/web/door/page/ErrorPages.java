@@ -12,6 +12,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.servlet.ModelAndView;
+import org.stratopneum.web.platform.watch.RequestIds;
 
 /** The last word when nothing else answered: a page of ours, or problem details (RFC 9457) under {@code /api}. */
 @Controller
@@ -35,6 +36,7 @@ class ErrorPages implements ErrorController {
                     .body(detail);
         }
         ModelAndView page = new ModelAndView("error", status);
+        page.addObject("request", RequestIds.of(request));
         page.addObject("kind", EXPLAINED.contains(status.value()) ? String.valueOf(status.value()) : "other");
         return page;
     }

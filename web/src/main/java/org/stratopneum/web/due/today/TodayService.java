@@ -319,8 +319,8 @@ class TodayService {
                 DateText.day(last.at(), all.known().now(), all.rider().zoneId(), wording));
         return all.known()
                 .leak(wheel.wheelId())
-                .flatMap(due -> all.known().losses().get(wheel.wheelId()).loss().rate())
-                .map(rate -> wording.text("today.last.loss", read, Numbers.fixed(100 * rate.lossPerDay(), 0)))
+                .map(due -> all.known().losses().get(wheel.wheelId()).pace())
+                .map(pace -> wording.text("today.last.loss", read, Numbers.fixed(100 * pace.lossPerDay(), 0)))
                 .orElse(read);
     }
 }

@@ -11,7 +11,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -25,6 +27,7 @@ import org.stratopneum.core.leak.Turn;
 import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.core.weather.DailyWeather;
+import org.stratopneum.web.fleet.kept.KeptResults;
 import org.stratopneum.web.fleet.places.Place;
 import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.Logbook;
@@ -41,6 +44,8 @@ public class AirLosses {
 
     private static final List<LogKind> ASKED = asked();
 
+    private static final String MATTER = "AIR_LOSS";
+
     private final ReadingsMapper readings;
     private final Logbook logbook;
     private final Weather weather;
@@ -51,6 +56,82 @@ public class AirLosses {
         this.logbook = logbook;
         this.weather = weather;
         this.riders = riders;
+    }
+
+    /** What the readings of a bike's wheels come to, by wheel. */
+    @Transactional(readOnly = true)
+    public Map<UUID, LossNow> now(BikeState bike) {
+        Map<UUID, LossNow> now = new HashMap<>();
+        of(bike).forEach((wheel, loss) -> now.put(wheel, loss.now()));
+        return now;
+    }
+
+    /**
+     * The same of all wheels of some bikes: as it is kept, or worked out where the readings or whatever else it was made from
+     * have changed.
+     */
+    @Transactional(readOnly = true)
+    public Map<UUID, LossNow> now(List<BikeState> bikes, KeptResults.Kept all, Rider rider, Instant now) {
+        List<UUID> wheels = wheels(bikes);
+        if (wheels.isEmpty()) {
+            return Map.of();
+        }
+        Map<UUID, ReadingsMapper.Mark> marks = readings.marks(wheels, ASKED, now.minus(READ_FOR), settled(now)).stream()
+                .collect(Collectors.toMap(ReadingsMapper.Mark::wheelId, Function.identity()));
+        Warmths warmths = new Warmths(rider, now);
+        KeptResults.Of<LossNow> kept = all.of(MATTER, LossNow.class);
+        Map<UUID, LossNow> losses = new HashMap<>();
+        List<BikeState> changed = new ArrayList<>();
+        for (BikeState bike : bikes) {
+            List<Object> from = madeFrom(bike, marks, warmths, now);
+            List<UUID> own = fitted(bike).map(WheelState::wheelId).toList();
+            Map<UUID, LossNow> known = new HashMap<>();
+            own.forEach(wheel -> kept.find(wheel, from).ifPresent(loss -> known.put(wheel, loss)));
+            if (known.size() == own.size()) {
+                losses.putAll(known);
+            } else {
+                changed.add(bike);
+            }
+        }
+        of(changed, rider, now).forEach((wheel, loss) -> losses.put(wheel, loss.now()));
+        changed.forEach(bike -> {
+            List<Object> from = madeFrom(bike, marks, warmths, now);
+            fitted(bike).forEach(wheel -> kept.put(wheel.wheelId(), from, losses.get(wheel.wheelId())));
+        });
+        kept.keep();
+        return losses;
+    }
+
+    /** Of both wheels together: each tells of the gauge that the other is read with. */
+    private static List<Object> madeFrom(
+            BikeState bike, Map<UUID, ReadingsMapper.Mark> marks, Warmths warmths, Instant now) {
+        List<Object> from = new ArrayList<>();
+        from.add(String.valueOf(bike.home()));
+        from.add(warmths.known(bike.home()));
+        states(bike).forEach(wheel -> {
+            from.add(wheel.wheelId());
+            from.add(String.valueOf(marks.get(wheel.wheelId())));
+            from.add(wheel.tire());
+            from.add(
+                    wheel.tire().map(tire -> tire.since().isAfter(settled(now))).orElse(false));
+        });
+        return from;
+    }
+
+    /** A tubeless tire that went on after this is in its first fortnight. */
+    private static Instant settled(Instant now) {
+        return now.minus(PressureLooks.SETTLING_DAYS, ChronoUnit.DAYS);
+    }
+
+    private static Stream<WheelState> fitted(BikeState bike) {
+        return states(bike).filter(wheel -> wheel.tire().isPresent());
+    }
+
+    private static List<UUID> wheels(List<BikeState> bikes) {
+        return bikes.stream()
+                .flatMap(AirLosses::states)
+                .map(WheelState::wheelId)
+                .toList();
     }
 
     private static List<LogKind> asked() {
@@ -75,10 +156,7 @@ public class AirLosses {
     /** Of all wheels of some bikes, by wheel; each tells of the gauge that the bike's other one is read with. */
     @Transactional(readOnly = true)
     public Map<UUID, WheelLoss> of(List<BikeState> bikes, Rider rider, Instant now) {
-        List<UUID> wheels = bikes.stream()
-                .flatMap(AirLosses::states)
-                .map(WheelState::wheelId)
-                .toList();
+        List<UUID> wheels = wheels(bikes);
         if (wheels.isEmpty()) {
             return Map.of();
         }
@@ -87,8 +165,7 @@ public class AirLosses {
         Warmths warmths = new Warmths(rider, now);
         Map<UUID, WheelLoss> losses = new HashMap<>();
         for (BikeState bike : bikes) {
-            List<Read> read = states(bike)
-                    .filter(wheel -> wheel.tire().isPresent())
+            List<Read> read = fitted(bike)
                     .map(wheel -> read(bike, wheel, byWheel.getOrDefault(wheel.wheelId(), List.of()), warmths, now))
                     .toList();
             read.forEach(one -> losses.put(one.wheelId, one.loss(read)));
@@ -102,7 +179,7 @@ public class AirLosses {
 
     /** Whether a tubeless tire is in its first fortnight on the wheel; one that came off and on again is not. */
     private static boolean isFresh(WheelState wheel, WheelState.Tire tire, List<Turn> turns, Instant now) {
-        Instant settled = now.minus(PressureLooks.SETTLING_DAYS, ChronoUnit.DAYS);
+        Instant settled = settled(now);
         return !wheel.tubed()
                 && tire.since().isAfter(settled)
                 && turns.stream().allMatch(turn -> turn.reading().at().isAfter(settled));
@@ -174,6 +251,7 @@ public class AirLosses {
         private final Rider rider;
         private final LocalDate today;
         private final Map<UUID, Map<LocalDate, DailyWeather>> byPlace = new HashMap<>();
+        private final Map<UUID, String> said = new HashMap<>();
 
         Warmths(Rider rider, Instant now) {
             this.rider = rider;
@@ -203,12 +281,20 @@ public class AirLosses {
                             LeakReading.Warmth.WEATHER);
         }
 
+        /** A text that tells what is known of the weather at a place. */
+        String known(Place home) {
+            return home == null || home.indoorC() != null
+                    ? ""
+                    : said.computeIfAbsent(home.id(), id -> KeptResults.digest(List.of(rider.zone(), days(home))));
+        }
+
         /** A year of it, as the sealant of the same place asks for: a service need not be asked twice. */
         private Map<LocalDate, DailyWeather> days(Place home) {
             return byPlace.computeIfAbsent(
                     home.id(),
                     id -> weather.days(home.station(), today.minusYears(1), today).stream()
-                            .collect(Collectors.toMap(DailyWeather::day, day -> day)));
+                            .collect(Collectors.toMap(
+                                    DailyWeather::day, Function.identity(), (one, same) -> one, TreeMap::new)));
         }
     }
 }

@@ -5,9 +5,7 @@ import java.time.Instant;
 import java.util.Optional;
 import org.stratopneum.core.air.CarriedPressure;
 import org.stratopneum.core.air.Surroundings;
-import org.stratopneum.core.leak.LeakReading;
 import org.stratopneum.core.leak.PressureOutlook;
-import org.stratopneum.core.leak.Turn;
 import org.stratopneum.core.quantity.GaugePressure;
 
 /**
@@ -25,29 +23,26 @@ public record PressureNow(GaugePressure likely, GaugePressure low, GaugePressure
     private static final double REFERENCE_C = 20;
 
     /** @param loss what is known of its loss, or null; @return empty without a reading */
-    public static Optional<PressureNow> of(WheelState wheel, WheelLoss loss, Instant now) {
+    public static Optional<PressureNow> of(WheelState wheel, LossNow loss, Instant now) {
         return wheel.lastReading()
                 .map(reading -> carried(reading, loss, now)
                         .orElseGet(() ->
                                 new PressureNow(reading.pressure(), reading.pressure(), reading.pressure(), false)));
     }
 
-    private static Optional<PressureNow> carried(WheelState.Reading reading, WheelLoss loss, Instant now) {
+    private static Optional<PressureNow> carried(WheelState.Reading reading, LossNow loss, Instant now) {
         if (loss == null || Duration.between(reading.at(), now).compareTo(JUST_READ) < 0) {
             return Optional.empty();
         }
-        return loss.loss()
-                .outlook()
+        return Optional.ofNullable(loss.outlook())
                 .filter(outlook -> outlook.at().equals(reading.at()))
                 .flatMap(outlook -> outlook.expectedAt(now))
                 .flatMap(expected -> carried(expected, loss));
     }
 
-    private static Optional<PressureNow> carried(PressureOutlook.Expected expected, WheelLoss loss) {
-        Turn last = loss.turns().get(loss.turns().size() - 1);
-        LeakReading read = last.reading();
+    private static Optional<PressureNow> carried(PressureOutlook.Expected expected, LossNow loss) {
         Surroundings from = Surroundings.of(REFERENCE_C, loss.heightM());
-        Surroundings to = read.temperature() == null ? from : new Surroundings(read.temperature(), loss.heightM());
+        Surroundings to = loss.lastC() == null ? from : Surroundings.of(loss.lastC(), loss.heightM());
         return CarriedPressure.carryIfHeld(expected.likely(), from, to)
                 .map(likely -> new PressureNow(
                         likely,

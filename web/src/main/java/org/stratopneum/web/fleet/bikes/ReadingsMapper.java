@@ -1,5 +1,6 @@
 package org.stratopneum.web.fleet.bikes;
 
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
@@ -30,6 +31,30 @@ interface ReadingsMapper {
             Double temperatureC,
             Double kpa,
             boolean afterInflation) {}
+
+    /**
+     * Whether the rows of a wheel are the same as before: whatever is added has the highest sequence so far, and what is
+     * struck or corrected no longer counts, so that no other rows come to the same figures.
+     *
+     * @param settled how many of them are older than a fresh tire is fresh
+     * @param gauges how all gauges of the rider stand to the reference
+     */
+    record Mark(UUID wheelId, long count, long newest, BigDecimal sum, long settled, String gauges) {}
+
+    @Select("""
+            <script>
+            select w.id as wheel_id, count(e.sequence) as count, coalesce(max(e.sequence), 0) as newest,
+                   coalesce(sum(e.sequence), 0) as sum,
+                   count(*) filter (where e.happened_at &lt;= #{settled}) as settled,
+                   (select string_agg(concat_ws(' ', g.id, g.offset_kpa, g.slope), ';' order by g.id) from gauge g) as gauges
+            from wheel w
+            left join log_current e on e.owner = w.owner and e.wheel_id = w.id and e.happened_at >= #{since}
+              and e.kind in <foreach collection="kinds" item="kind" open="(" separator="," close=")">#{kind}</foreach>
+            where w.id in <foreach collection="wheels" item="wheel" open="(" separator="," close=")">#{wheel}</foreach>
+            group by w.id
+            </script>
+            """)
+    List<Mark> marks(Collection<UUID> wheels, Collection<LogKind> kinds, Instant since, Instant settled);
 
     /** Newest first. */
     @Arg(column = "wheel_id", javaType = UUID.class)

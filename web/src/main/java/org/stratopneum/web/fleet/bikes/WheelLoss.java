@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.stratopneum.core.agenda.DueItem;
-import org.stratopneum.core.agenda.LeakLooks;
 import org.stratopneum.core.leak.AirLoss;
 import org.stratopneum.core.leak.Turn;
 import org.stratopneum.web.rider.Rider;
@@ -22,6 +21,11 @@ public record WheelLoss(UUID wheelId, List<Turn> turns, double heightM, AirLoss 
 
     /** That the leak is to be looked for. */
     public Optional<DueItem> due(Rider rider) {
-        return LeakLooks.of(wheelId, loss, worked, rider.zoneId());
+        return now().due(wheelId, rider);
+    }
+
+    /** What it comes to. */
+    public LossNow now() {
+        return LossNow.of(this);
     }
 }

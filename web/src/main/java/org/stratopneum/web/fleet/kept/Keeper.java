@@ -43,13 +43,13 @@ class Keeper implements DisposableBean {
         this.transaction = transaction;
     }
 
-    void keep(UUID rider, String matter, List<KeptMapper.Row> rows) {
-        hand.execute(() -> CurrentRider.runAs(new RiderPrincipal(rider, false), () -> write(matter, rows)));
+    void keep(UUID rider, List<KeptMapper.Row> rows) {
+        hand.execute(() -> CurrentRider.runAs(new RiderPrincipal(rider, false), () -> write(rows)));
     }
 
-    private void write(String matter, List<KeptMapper.Row> rows) {
+    private void write(List<KeptMapper.Row> rows) {
         try {
-            transaction.executeWithoutResult(status -> mapper.keep(matter, rows));
+            transaction.executeWithoutResult(status -> mapper.keep(rows));
         } catch (DataAccessException | TransactionException exception) {
             LOG.debug("Results were not kept", exception);
         }

@@ -11,26 +11,26 @@ import org.apache.ibatis.annotations.Select;
 interface KeptMapper {
 
     /** @param madeFrom digest of the model and of all that went into it, {@code result} as JSON */
-    record Row(UUID wheelId, byte[] madeFrom, String result) {}
+    record Row(UUID wheelId, String matter, byte[] madeFrom, String result) {}
 
-    @Select("select wheel_id, made_from, result from kept_result where matter = #{matter}")
-    List<Row> ofMatter(String matter);
+    @Select("select wheel_id, matter, made_from, result from kept_result")
+    List<Row> all();
 
     /** Wheels that are gone meanwhile have nothing to keep. */
     @Insert("""
             <script>
             insert into kept_result (wheel_id, matter, made_from, result)
-            select wheel.id, #{matter}, given.made_from, given.result::jsonb
+            select wheel.id, given.matter, given.made_from, given.result::jsonb
             from (values
               <foreach collection="rows" item="row" separator=",">
-                (#{row.wheelId}, #{row.madeFrom}, #{row.result})
+                (#{row.wheelId}, #{row.matter}, #{row.madeFrom}, #{row.result})
               </foreach>
-            ) as given(wheel_id, made_from, result)
+            ) as given(wheel_id, matter, made_from, result)
             join wheel on wheel.id = given.wheel_id
             order by wheel.id
             on conflict (owner, wheel_id, matter) do update
             set made_from = excluded.made_from, result = excluded.result
             </script>
             """)
-    void keep(String matter, List<Row> rows);
+    void keep(List<Row> rows);
 }

@@ -184,7 +184,7 @@ public final class LossChart {
     }
 
     private void ahead(Svg svg) {
-        if (shown.outlook == null || shown.outlook.rate().isEmpty()) {
+        if (shown.outlook == null || shown.outlook.pace() == null) {
             return;
         }
         Instant last = shown.reads.get(shown.reads.size() - 1).at();
@@ -218,7 +218,7 @@ public final class LossChart {
 
     /** Readings with their moment and their entry, and what is expected each day from now on. */
     private void spots(Svg svg) {
-        if (shown.outlook != null && shown.outlook.rate().isPresent()) {
+        if (shown.outlook != null && shown.outlook.pace() != null) {
             for (int day = 0; day <= AHEAD_DAYS; day++) {
                 Instant at = shown.now.plus(Duration.ofDays(day));
                 PressureOutlook.Expected expected = shown.outlook.expectedAt(at).orElseThrow();

@@ -1,5 +1,6 @@
 package org.stratopneum.web.platform.mail;
 
+import io.micrometer.core.instrument.MeterRegistry;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MimeMessage;
 import java.nio.charset.StandardCharsets;
@@ -24,8 +25,10 @@ public class Post {
 
     private final MailSettings settings;
     private final MailCatcher catcher;
+    private final MeterRegistry meters;
 
-    Post(MailSettings settings, MailCatcher catcher) {
+    Post(MailSettings settings, MailCatcher catcher, MeterRegistry meters) {
+        this.meters = meters;
         this.settings = settings;
         this.catcher = catcher;
     }
@@ -49,6 +52,13 @@ public class Post {
 
     /** @return whether the server took it; what came of it then is not known */
     public boolean send(Letter letter) {
+        boolean taken = isTaken(letter);
+        meters.counter("stratopneum.mail", "outcome", taken ? "taken" : "refused")
+                .increment();
+        return taken;
+    }
+
+    private boolean isTaken(Letter letter) {
         if (settings.simulated() && !catcher.listens()) {
             // whoever listens on its port is a stranger
             LOG.warn("Mail was not sent: the simulated server does not run");

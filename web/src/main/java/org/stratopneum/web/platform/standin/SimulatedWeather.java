@@ -1,5 +1,7 @@
 package org.stratopneum.web.platform.standin;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
@@ -53,12 +55,25 @@ public class SimulatedWeather implements Weather {
     private static final double DRIEST = 0.3;
     private static final double DAMPEST = 0.98;
 
+    /** Every page with a wheel asks for the same year, which takes a millisecond to make up. */
+    private static final int MOST_KEPT = 200;
+
+    private final Cache<Asked, List<DailyWeather>> answers =
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
+
+    private record Asked(Station station, LocalDate first, LocalDate last) {}
+
     @Override
     public List<DailyWeather> days(Station station, LocalDate first, LocalDate last) {
-        long seed = UUID.nameUUIDFromBytes(station.name().getBytes(StandardCharsets.UTF_8))
+        return answers.get(new Asked(station, first, last), SimulatedWeather::madeUp);
+    }
+
+    private static List<DailyWeather> madeUp(Asked asked) {
+        long seed = UUID.nameUUIDFromBytes(asked.station.name().getBytes(StandardCharsets.UTF_8))
                 .getMostSignificantBits();
-        return first.datesUntil(last.plusDays(1))
-                .map(day -> day(station, seed, day))
+        return asked.first
+                .datesUntil(asked.last.plusDays(1))
+                .map(day -> day(asked.station, seed, day))
                 .toList();
     }
 

@@ -211,7 +211,7 @@ public class PaceWording {
         List<String> lines = new ArrayList<>();
         PressureUnit unit = rider.pressureUnit();
         outlook.expectedAt(now).ifPresent(expected -> lines.add(wording.text("pace.now", span(expected, unit))));
-        if (window == null || outlook.rate().isEmpty()) {
+        if (window == null || outlook.pace() == null) {
             return lines;
         }
         String floor = PressureText.text(window.low(), unit);

@@ -1,5 +1,6 @@
 package org.stratopneum.web.rider.activity;
 
+import io.micrometer.core.instrument.MeterRegistry;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -22,8 +23,10 @@ public class Activity {
 
     private final ActivityMapper mapper;
     private final Clock clock;
+    private final MeterRegistry meters;
 
-    Activity(ActivityMapper mapper, Clock clock) {
+    Activity(ActivityMapper mapper, Clock clock, MeterRegistry meters) {
+        this.meters = meters;
         this.mapper = mapper;
         this.clock = clock;
     }
@@ -31,6 +34,7 @@ public class Activity {
     /** Notes something of the account of the rider on whose behalf this runs. */
     @Transactional
     public void note(AccountEvent.Kind kind, Caller caller) {
+        count(kind);
         Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
         LOG.info(
                 "Account {}: {} from {}",
@@ -43,7 +47,12 @@ public class Activity {
 
     /** Notes that a name which nobody has was tried. The name is left out: people type passwords there. */
     public void unknownName(Caller caller) {
+        count(AccountEvent.Kind.FAILED);
         LOG.info("No such account: {} from {}", AccountEvent.Kind.FAILED, caller.address());
+    }
+
+    private void count(AccountEvent.Kind kind) {
+        meters.counter("stratopneum.account", "event", kind.name()).increment();
     }
 
     @Transactional(readOnly = true)

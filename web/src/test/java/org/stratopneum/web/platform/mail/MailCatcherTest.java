@@ -2,6 +2,7 @@ package org.stratopneum.web.platform.mail;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.micrometer.core.instrument.simple.SimpleMeterRegistry;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
@@ -36,7 +37,7 @@ class MailCatcherTest {
             listening.start();
             MailSettings settings = simulated();
             MailCatcher catcher = new MailCatcher(settings, Clock.systemUTC(), stranger.getLocalPort());
-            Post post = new Post(settings, catcher);
+            Post post = new Post(settings, catcher, new SimpleMeterRegistry());
             assertThat(post.send(LETTER)).as("before it runs").isFalse();
             catcher.start();
             try {
@@ -61,8 +62,9 @@ class MailCatcherTest {
         Mockito.when(settings.user()).thenReturn("somebody");
         Mockito.when(settings.password()).thenReturn("secret");
         Mockito.when(settings.siteHost()).thenReturn("bikes.example");
-        Properties ways =
-                new Post(settings, Mockito.mock(MailCatcher.class)).sender().getJavaMailProperties();
+        Properties ways = new Post(settings, Mockito.mock(MailCatcher.class), new SimpleMeterRegistry())
+                .sender()
+                .getJavaMailProperties();
         assertThat(ways)
                 .containsEntry("mail.smtp.ssl.enable", atOnce)
                 .containsEntry("mail.smtp.starttls.required", startTls)

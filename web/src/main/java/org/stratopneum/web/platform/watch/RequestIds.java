@@ -1,0 +1,58 @@
+package org.stratopneum.web.platform.watch;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.security.SecureRandom;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import org.slf4j.MDC;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Gives each request an id, by which its lines are found in the log; a proxy's own is taken over. */
+public final class RequestIds extends OncePerRequestFilter {
+
+    /** Where a proxy says it, and where it is answered. */
+    static final String HEADER = "X-Request-Id";
+
+    /** Under which name it stands in the log. */
+    static final String IN_LOG = "request";
+
+    private static final String ATTRIBUTE = RequestIds.class.getName();
+    private static final Pattern SOUND = Pattern.compile("[A-Za-z0-9-]{8,64}");
+    private static final String LETTERS = "23456789abcdefghjkmnpqrstuvwxyz";
+    private static final int LENGTH = 10;
+
+    private final SecureRandom random = new SecureRandom();
+
+    /** That of a request, also where an error is answered. */
+    public static String of(HttpServletRequest request) {
+        return (String) request.getAttribute(ATTRIBUTE);
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        String id = Optional.ofNullable(request.getHeader(HEADER))
+                .filter(given -> SOUND.matcher(given).matches())
+                .orElseGet(this::fresh);
+        request.setAttribute(ATTRIBUTE, id);
+        response.setHeader(HEADER, id);
+        MDC.put(IN_LOG, id);
+        try {
+            chain.doFilter(request, response);
+        } finally {
+            MDC.remove(IN_LOG);
+        }
+    }
+
+    private String fresh() {
+        StringBuilder id = new StringBuilder();
+        for (int i = 0; i < LENGTH; i++) {
+            id.append(LETTERS.charAt(random.nextInt(LETTERS.length())));
+        }
+        return id.toString();
+    }
+}
