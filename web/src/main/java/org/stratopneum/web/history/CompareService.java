@@ -38,9 +38,9 @@ class CompareService {
     @Transactional(readOnly = true)
     ComparePage page(List<UUID> asked) {
         Rider rider = riders.self();
-        PartHistoryBook book = lives.book(rider);
-        List<HistoryMapper.TireRow> tires = lives.tires();
         Set<UUID> wanted = new LinkedHashSet<>(asked);
+        PartHistoryBook book = lives.bookOfTires(wanted, rider);
+        List<HistoryMapper.TireRow> tires = lives.tires();
         List<ComparePage.Choice> choices = tires.stream()
                 .map(tire ->
                         new ComparePage.Choice(tire.id(), tire.name(), where(tire, book), wanted.contains(tire.id())))

@@ -22,18 +22,28 @@ interface HistoryMapper {
     record EventRow(
             UUID id, LogKind kind, Instant at, UUID bikeId, UUID wheelId, UUID tireId, String detail, Double paid) {}
 
-    /** What holds of some kinds, oldest first. */
+    /** What happened to some wheels, rides of some bikes, and what was measured of some tires, oldest first. */
     @Select("""
             <script>
+            <bind name="nobody" value="'00000000-0000-0000-0000-000000000000'"/>
             select e.id, e.kind, e.happened_at as at, e.bike_id, e.wheel_id, e.tire_id, e.detail::text as detail,
                    s.price / s.amount as paid
-            from log_current e
+            from (
+              select * from log_current
+              where kind in ('SEALANT_ADDED', 'SEALANT_DIPPED', 'PUNCTURE_SEALED', 'LEAK_FOUND', 'TRAIL_MEND')
+                and wheel_id in (<foreach collection="wheels" item="id">#{id},</foreach>#{nobody}::uuid)
+              union all
+              select * from log_current
+              where kind = 'RIDDEN' and bike_id in (<foreach collection="bikes" item="id">#{id},</foreach>#{nobody}::uuid)
+              union all
+              select * from log_current
+              where kind = 'TREAD_MEASURED'
+                and tire_id in (<foreach collection="tires" item="id">#{id},</foreach>#{nobody}::uuid)) e
             left join shelf_item s on s.id = e.part_id
-            where e.kind in <foreach collection="kinds" item="kind" open="(" separator="," close=")">#{kind}</foreach>
             order by e.happened_at, e.sequence
             </script>
             """)
-    List<EventRow> events(Collection<LogKind> kinds);
+    List<EventRow> events(Collection<UUID> wheels, Collection<UUID> bikes, Collection<UUID> tires);
 
     /** A reading as its gauge showed it (kPa gauge), with how that gauge stands to the reference. */
     record ReadRow(UUID wheelId, Instant at, double kpa, boolean set, Double offset, Double slope) {}

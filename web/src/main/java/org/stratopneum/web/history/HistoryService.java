@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -97,7 +98,7 @@ class HistoryService {
     @Transactional(readOnly = true)
     HistoryPage wheel(UUID id, HistoryPage.Shown shown, List<UUID> written, List<UUID> struck) {
         Rider rider = riders.self();
-        PartHistoryBook book = lives.book(rider);
+        PartHistoryBook book = lives.bookOfWheel(id, rider);
         FittedTires.Wheel wheel = book.fitted().wheel(id).orElseThrow(NotThereException::new);
         List<HistoryMapper.TireRow> tires = lives.tires();
         Map<UUID, String> names =
@@ -140,7 +141,7 @@ class HistoryService {
 
     private HistoryPage tire(UUID id, HistoryPage.Shown shown, FormView typed, List<UUID> written, List<UUID> struck) {
         Rider rider = riders.self();
-        PartHistoryBook book = lives.book(rider);
+        PartHistoryBook book = lives.bookOfTires(Set.of(id), rider);
         List<HistoryMapper.TireRow> tires = lives.tires();
         HistoryMapper.TireRow tire =
                 tires.stream().filter(row -> row.id().equals(id)).findFirst().orElseThrow(NotThereException::new);
@@ -314,7 +315,7 @@ class HistoryService {
             return new Outcome(tire(tire, HistoryPage.Shown.of(HistoryPage.Span.ALL, "", ""), form, null, null), null);
         }
         Instant at = read.get().at().orElse(now);
-        PartHistoryBook book = lives.book(rider);
+        PartHistoryBook book = lives.bookOfTires(Set.of(tire), rider);
         LogSubject subject = book.ofTire(tire).stays().stream()
                 .filter(stay -> stay.at(at))
                 .findFirst()

@@ -2,12 +2,16 @@ package org.stratopneum.web.history;
 
 import java.time.Instant;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.history.WindowDays;
 import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.web.fleet.bikes.FittedTires;
 import org.stratopneum.web.fleet.bikes.Fittings;
 import org.stratopneum.web.fleet.bikes.HandGauge;
 import org.stratopneum.web.log.Logbook;
@@ -31,8 +35,35 @@ class PartHistories {
         return logbook.now();
     }
 
-    PartHistoryBook book(Rider rider) {
-        List<PartHistoryBook.Event> events = mapper.events(PartHistoryBook.KINDS).stream()
+    /** What the log tells of one wheel, and of every tire that was on it. */
+    PartHistoryBook bookOfWheel(UUID wheel, Rider rider) {
+        FittedTires fitted = fittings.all();
+        return book(
+                fitted,
+                fitted.stays().stream()
+                        .filter(stay -> stay.wheel().equals(wheel))
+                        .map(FittedTires.Stay::tire)
+                        .collect(Collectors.toSet()),
+                Set.of(wheel),
+                rider);
+    }
+
+    /** The same of some tires, and of every wheel that they were on. */
+    PartHistoryBook bookOfTires(Set<UUID> tires, Rider rider) {
+        return book(fittings.all(), tires, Set.of(), rider);
+    }
+
+    private PartHistoryBook book(FittedTires fitted, Set<UUID> tires, Set<UUID> beside, Rider rider) {
+        Set<UUID> wheels = new HashSet<>(beside);
+        fitted.stays().stream()
+                .filter(stay -> tires.contains(stay.tire()))
+                .map(FittedTires.Stay::wheel)
+                .forEach(wheels::add);
+        Set<UUID> bikes = wheels.stream()
+                .flatMap(wheel -> fitted.wheel(wheel).stream())
+                .map(FittedTires.Wheel::bikeId)
+                .collect(Collectors.toSet());
+        List<PartHistoryBook.Event> events = mapper.events(wheels, bikes, tires).stream()
                 .map(row -> new PartHistoryBook.Event(
                         row.id(),
                         row.at(),
@@ -42,7 +73,7 @@ class PartHistories {
                         logbook.detail(row.kind(), row.detail()),
                         row.paid()))
                 .toList();
-        return new PartHistoryBook(fittings.all(), events, rider.zoneId());
+        return new PartHistoryBook(fitted, events, rider.zoneId());
     }
 
     List<HistoryMapper.TireRow> tires() {

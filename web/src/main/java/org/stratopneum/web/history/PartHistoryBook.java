@@ -19,23 +19,12 @@ import org.stratopneum.web.fleet.bikes.FittedTires;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.log.LeakFound;
 import org.stratopneum.web.log.LogDetail;
-import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.Ridden;
 import org.stratopneum.web.log.TrailMend;
 import org.stratopneum.web.log.TreadMeasured;
 
 /** All that a rider's log tells of lives, and the life of each wheel and each tire out of it. */
 final class PartHistoryBook {
-
-    /** What it is made of, beside readings. */
-    static final List<LogKind> KINDS = List.of(
-            LogKind.RIDDEN,
-            LogKind.SEALANT_ADDED,
-            LogKind.SEALANT_DIPPED,
-            LogKind.PUNCTURE_SEALED,
-            LogKind.LEAK_FOUND,
-            LogKind.TRAIL_MEND,
-            LogKind.TREAD_MEASURED);
 
     private static final Set<Cause> PUNCTURES =
             EnumSet.of(Cause.TREAD_HOLE, Cause.CUT, Cause.TUBE_OBJECT, Cause.TUBE_PINCH);

@@ -76,7 +76,7 @@ public class AirLosses {
         if (wheels.isEmpty()) {
             return Map.of();
         }
-        Map<UUID, ReadingsMapper.Mark> marks = readings.marks(wheels, ASKED, now.minus(READ_FOR), settled(now)).stream()
+        Map<UUID, ReadingsMapper.Mark> marks = readings.marks(wheels, now.minus(READ_FOR), settled(now)).stream()
                 .collect(Collectors.toMap(ReadingsMapper.Mark::wheelId, Function.identity()));
         Warmths warmths = new Warmths(rider, now);
         KeptResults.Of<LossNow> kept = all.of(MATTER, LossNow.class);

@@ -33,28 +33,31 @@ interface ReadingsMapper {
             boolean afterInflation) {}
 
     /**
-     * Whether the rows of a wheel are the same as before: whatever is added has the highest sequence so far, and what is
-     * struck or corrected no longer counts, so that no other rows come to the same figures.
+     * Whether the entries of a wheel are still those of before. Entries are only added, so that the same number of them with
+     * the same sum of sequences are the same; one that strikes or corrects another is counted whenever that happened.
      *
      * @param settled how many of them are older than a fresh tire is fresh
+     * @param corrections how many entries of the wheel supersede another
      * @param gauges how all gauges of the rider stand to the reference
      */
-    record Mark(UUID wheelId, long count, long newest, BigDecimal sum, long settled, String gauges) {}
+    record Mark(UUID wheelId, long count, long newest, BigDecimal sum, long settled, long corrections, String gauges) {}
 
     @Select("""
             <script>
-            select w.id as wheel_id, count(e.sequence) as count, coalesce(max(e.sequence), 0) as newest,
-                   coalesce(sum(e.sequence), 0) as sum,
-                   count(*) filter (where e.happened_at &lt;= #{settled}) as settled,
+            select w.id as wheel_id, m.count, m.newest, m.sum, m.settled,
+                   (select count(*) from log_entry e
+                    where e.owner = w.owner and e.wheel_id = w.id and e.supersedes is not null) as corrections,
                    (select string_agg(concat_ws(' ', g.id, g.offset_kpa, g.slope), ';' order by g.id) from gauge g) as gauges
             from wheel w
-            left join log_current e on e.owner = w.owner and e.wheel_id = w.id and e.happened_at >= #{since}
-              and e.kind in <foreach collection="kinds" item="kind" open="(" separator="," close=")">#{kind}</foreach>
+            cross join lateral (
+              select count(*) as count, coalesce(max(e.sequence), 0) as newest, coalesce(sum(e.sequence), 0) as sum,
+                     count(*) filter (where e.happened_at &lt;= #{settled}) as settled
+              from log_entry e
+              where e.owner = w.owner and e.wheel_id = w.id and e.happened_at >= #{since}) m
             where w.id in <foreach collection="wheels" item="wheel" open="(" separator="," close=")">#{wheel}</foreach>
-            group by w.id
             </script>
             """)
-    List<Mark> marks(Collection<UUID> wheels, Collection<LogKind> kinds, Instant since, Instant settled);
+    List<Mark> marks(Collection<UUID> wheels, Instant since, Instant settled);
 
     /** Newest first. */
     @Arg(column = "wheel_id", javaType = UUID.class)
