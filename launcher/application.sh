@@ -12,14 +12,16 @@ BUILT_FROM=$STATE/built-from
 SECONDS_TO_ANSWER=90
 
 # Heap and what lies beside it are capped; the heap begins small, and gives back what a large file took.
-JAVA_LIMITS=(-Xms96m -Xmn48m -Xmx256m -XX:MinHeapFreeRatio=15 -XX:MaxHeapFreeRatio=30 -XX:MaxMetaspaceSize=160m
+JAVA_LIMITS=(-Xms96m -Xmn32m -Xmx256m -XX:MinHeapFreeRatio=15 -XX:MaxHeapFreeRatio=30 -XX:MaxMetaspaceSize=160m
   -XX:ReservedCodeCacheSize=128m -XX:+UseSerialGC)
 
 # The C library would keep a heap of its own for each thread.
 export MALLOC_ARENA_MAX=2
 
-# What Spring would find out at every start was written down when the application was built.
-SERVING=("${JAVA_LIMITS[@]}" -Dspring.aot.enabled=true)
+# What Spring would find out at every start was written down when the application was built. What the compilers took while
+# they were busy is given back; an older Java does without.
+SERVING=("${JAVA_LIMITS[@]}" -XX:+IgnoreUnrecognizedVMOptions -XX:+UnlockExperimentalVMOptions
+  -XX:TrimNativeHeapInterval=20000 -Dspring.aot.enabled=true)
 
 # What runs for seconds only is quicker with the quick compiler alone.
 SHORT=("${JAVA_LIMITS[@]}" -XX:TieredStopAtLevel=1)
@@ -189,6 +191,8 @@ application_start() {
     --server.tomcat.remoteip.internal-proxies="$(addresses_as_pattern "$proxy")")
   # at home a webhook may lead to a neighbour; on a server for others it must not
   [ -n "$proxy" ] || command+=(--stratopneum.webhooks.private-addresses=true)
+  [ "${STRATOPNEUM_LOG-}" != json ] ||
+    command+=(--logging.structured.format.console=org.stratopneum.web.platform.watch.JsonLines)
   [ -z "${STRATOPNEUM_ADDRESS-}" ] || command+=(--stratopneum.address="$STRATOPNEUM_ADDRESS")
   printf '%s' "$port" >"$APP_PORT"
   cd /
