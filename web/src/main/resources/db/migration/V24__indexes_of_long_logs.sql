@@ -3,7 +3,6 @@
 -- Hardly any entry supersedes another: those that do are looked for in an index of just these.
 alter table log_entry drop constraint log_entry_owner_supersedes_key;
 create unique index log_entry_superseding on log_entry (owner, supersedes) where supersedes is not null;
-create index log_entry_corrections on log_entry (owner, wheel_id) where supersedes is not null;
 create or replace view log_head with (security_invoker = true) as
   select e.*
   from log_entry e

@@ -34,10 +34,11 @@ interface ReadingsMapper {
 
     /**
      * Whether the entries of a wheel are still those of before. Entries are only added, so that the same number of them with
-     * the same sum of sequences are the same; one that strikes or corrects another is counted whenever that happened.
+     * the same sum of sequences are the same; those that strike or correct others are counted for themselves, whatever they are
+     * about: they are rare.
      *
      * @param settled how many of them are older than a fresh tire is fresh
-     * @param corrections how many entries of the wheel supersede another
+     * @param corrections how many entries of the rider supersede another
      * @param gauges how all gauges of the rider stand to the reference
      */
     record Mark(UUID wheelId, long count, long newest, BigDecimal sum, long settled, long corrections, String gauges) {}
@@ -45,8 +46,7 @@ interface ReadingsMapper {
     @Select("""
             <script>
             select w.id as wheel_id, m.count, m.newest, m.sum, m.settled,
-                   (select count(*) from log_entry e
-                    where e.owner = w.owner and e.wheel_id = w.id and e.supersedes is not null) as corrections,
+                   (select count(*) from log_entry e where e.supersedes is not null) as corrections,
                    (select string_agg(concat_ws(' ', g.id, g.offset_kpa, g.slope), ';' order by g.id) from gauge g) as gauges
             from wheel w
             cross join lateral (

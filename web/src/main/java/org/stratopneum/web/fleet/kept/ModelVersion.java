@@ -1,53 +1,26 @@
 package org.stratopneum.web.fleet.kept;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.URISyntaxException;
-import java.nio.file.Files;
-import java.nio.file.Path;
+import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
-import java.util.List;
-import java.util.stream.Stream;
+import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
-import org.stratopneum.core.sealant.SealantForecast;
 
-/** Which rules compute: a digest of the core as it was built, so that nobody has to remember to count it up. */
+/** Which rules compute: a digest of the sources, which the build writes down. */
 @Component
 class ModelVersion {
 
-    private final byte[] digest = digest(core());
+    private final String digest;
 
-    private static Path core() {
-        try {
-            return Path.of(SealantForecast.class
-                    .getProtectionDomain()
-                    .getCodeSource()
-                    .getLocation()
-                    .toURI());
-        } catch (URISyntaxException exception) {
-            throw new IllegalStateException(exception);
-        }
-    }
-
-    /** @param code one file, or a folder of them */
-    static byte[] digest(Path code) {
-        MessageDigest digest = sha256();
-        try (Stream<Path> files = Files.walk(code)) {
-            List<Path> sorted = files.filter(Files::isRegularFile).sorted().toList();
-            for (Path file : sorted) {
-                digest.update(Files.readAllBytes(file));
-            }
-        } catch (IOException exception) {
-            throw new UncheckedIOException(exception);
-        }
-        return digest.digest();
+    ModelVersion() throws IOException {
+        digest = new ClassPathResource("model-version").getContentAsString(StandardCharsets.US_ASCII);
     }
 
     /** A digest that has taken in which rules compute. */
     MessageDigest begin() {
         MessageDigest begun = sha256();
-        begun.update(digest);
+        begun.update(digest.getBytes(StandardCharsets.US_ASCII));
         return begun;
     }
 
