@@ -1,18 +1,21 @@
 package org.stratopneum.web.platform.watch;
 
-import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.security.SecureRandom;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import org.apache.catalina.connector.Request;
+import org.apache.catalina.connector.Response;
+import org.apache.catalina.valves.ValveBase;
 import org.slf4j.MDC;
-import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Gives each request an id, by which its lines are found in the log; a proxy's own is taken over. */
-public final class RequestIds extends OncePerRequestFilter {
+/**
+ * Gives each request an id, by which its lines are found in the log; a proxy's own is taken over. A valve and not a filter:
+ * what no filter caught is written to the log behind them.
+ */
+public final class RequestIds extends ValveBase {
 
     /** Where a proxy says it, and where it is answered. */
     static final String HEADER = "X-Request-Id";
@@ -27,14 +30,17 @@ public final class RequestIds extends OncePerRequestFilter {
 
     private final SecureRandom random = new SecureRandom();
 
+    RequestIds() {
+        super(true);
+    }
+
     /** That of a request, also where an error is answered. */
     public static String of(HttpServletRequest request) {
         return (String) request.getAttribute(ATTRIBUTE);
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
-            throws ServletException, IOException {
+    public void invoke(Request request, Response response) throws IOException, ServletException {
         String id = Optional.ofNullable(request.getHeader(HEADER))
                 .filter(given -> SOUND.matcher(given).matches())
                 .orElseGet(this::fresh);
@@ -42,7 +48,7 @@ public final class RequestIds extends OncePerRequestFilter {
         response.setHeader(HEADER, id);
         MDC.put(IN_LOG, id);
         try {
-            chain.doFilter(request, response);
+            getNext().invoke(request, response);
         } finally {
             MDC.remove(IN_LOG);
         }

@@ -7,10 +7,8 @@ import org.apache.coyote.AbstractProtocol;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
-import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.core.Ordered;
 
 /**
  * Opens the port of the figures, where one is set. It is a second door of the same server, which costs a few kilobytes; a
@@ -26,7 +24,7 @@ class WatchConfiguration {
             @Value("${stratopneum.watch.port:0}") int port,
             @Value("${stratopneum.watch.address:127.0.0.1}") String address) {
         return factory -> {
-            factory.addContextValves(new WatchDoor(port));
+            factory.addContextValves(new RequestIds(), new WatchDoor(port));
             if (port != 0) {
                 factory.addAdditionalConnectors(connector(port, address));
             }
@@ -50,12 +48,5 @@ class WatchConfiguration {
         } catch (UnknownHostException exception) {
             throw new IllegalArgumentException("stratopneum.watch.address is no address: " + address, exception);
         }
-    }
-
-    @Bean
-    FilterRegistrationBean<RequestIds> requestIds() {
-        FilterRegistrationBean<RequestIds> ids = new FilterRegistrationBean<>(new RequestIds());
-        ids.setOrder(Ordered.HIGHEST_PRECEDENCE);
-        return ids;
     }
 }

@@ -1,16 +1,22 @@
 package org.stratopneum.web.platform.watch;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ch.qos.logback.classic.Level;
 import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.LoggerContext;
 import ch.qos.logback.classic.spi.LoggingEvent;
 import java.util.Map;
+import org.apache.catalina.connector.Request;
+import org.apache.catalina.connector.Response;
+import org.apache.catalina.valves.ValveBase;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.mockito.Mockito;
+import org.slf4j.MDC;
 import org.stratopneum.web.support.Guest;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
@@ -117,6 +123,26 @@ class WatchTest {
                 .headers()
                 .firstValue("X-Request-Id")
                 .orElseThrow();
+    }
+
+    /** Tomcat writes what nobody caught, inside of its own valves. */
+    @Test
+    void whatNobodyCaughtIsWrittenUnderTheId() {
+        String[] seen = new String[1];
+        RequestIds ids = new RequestIds();
+        ids.setNext(new ValveBase() {
+            @Override
+            public void invoke(Request request, Response response) {
+                seen[0] = MDC.get(RequestIds.IN_LOG);
+                throw new IllegalStateException("nobody catches this");
+            }
+        });
+        Request request = Mockito.mock(Request.class);
+        Response response = Mockito.mock(Response.class);
+        assertThatThrownBy(() -> ids.invoke(request, response)).hasMessage("nobody catches this");
+        assertThat(seen[0]).matches("[a-z2-9]{10}");
+        Mockito.verify(response).setHeader("X-Request-Id", seen[0]);
+        assertThat(MDC.get(RequestIds.IN_LOG)).isNull();
     }
 
     @Test
