@@ -110,12 +110,15 @@ class TrailsideOutboxTest {
         try (Browser phone = Browser.phone(390)) {
             new Newcomer(phone, site).entersABike();
             TrailPhone.keep(phone, site);
-            phone.driver().executeAsyncScript("""
+            Object wrong = phone.driver().executeAsyncScript("""
                             const done = arguments[0];
                             (async () => {
                               const [device, outbox] = await Promise.all(
                                 ["module-device", "module-outbox"].map((one) => import(document.getElementById(one).href)));
-                              const mine = await device.kept("mine");
+                              let mine;
+                              while ((mine = await device.kept("mine")) === undefined) {
+                                await new Promise((later) => setTimeout(later, 50));
+                              }
                               const wheel = mine.bikes[0].wheels[0];
                               const waits = (state, words) => device.wait({
                                 rider: mine.rider.id, name: mine.rider.name, state, words,
@@ -134,8 +137,9 @@ class TrailsideOutboxTest {
                                 return fetch(what, ...how);
                               };
                               await outbox.send();
-                            })().then(done);
+                            })().then(() => done(null), (wrong) => done(String(wrong)));
                             """);
+            assertThat(wrong).isNull();
             phone.waitFor(there -> phone.text("#outbox").contains("Stays"));
             phone.waitFor(there -> !phone.text("#outbox").contains("Comes later"));
             phone.open(site.address() + "/log");
