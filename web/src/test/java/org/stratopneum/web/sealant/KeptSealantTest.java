@@ -1,15 +1,11 @@
 package org.stratopneum.web.sealant;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
-import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
-import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -26,6 +22,7 @@ import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.rider.RiderMapper;
+import org.stratopneum.web.support.KeptRounds;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.TestGarage;
 import org.stratopneum.web.support.TestRider;
@@ -34,9 +31,6 @@ import org.stratopneum.web.support.TestRider;
 @ExtendWith(RunningApplication.class)
 class KeptSealantTest {
 
-    private static final int ROUNDS = 40;
-    private static final Duration PATIENCE = Duration.ofSeconds(20);
-    private static final long WAIT_NANOS = 2_000_000;
     private static final String POISON =
             "{\"due\":[],\"volumeMl\":{\"p10\":-1,\"p50\":-1,\"p90\":-1},\"unknown\":false}";
 
@@ -78,51 +72,16 @@ class KeptSealantTest {
         });
     }
 
-    private int kept() {
-        return rider.asks(() -> jdbc.queryForObject("select count(*) from kept_result", Integer.class));
-    }
-
-    /** Nothing is kept to begin with, and all of it is in the end. */
-    private Map<UUID, SealantToday> askedAnew() {
-        rider.does(() -> jdbc.update("delete from kept_result"));
-        Map<UUID, SealantToday> anew = asked();
-        Instant until = Instant.now().plus(PATIENCE);
-        while (kept() < anew.size()) {
-            assertThat(Instant.now()).as("results are kept soon").isBefore(until);
-            LockSupport.parkNanos(WAIT_NANOS);
-        }
-        return anew;
-    }
-
-    /**
-     * What is kept is made wrong in the database. Whoever sees it was told that nothing has changed, which must be so: only then
-     * may a wrong answer come.
-     */
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3})
     void whatIsKeptIsNeverToldOfAnythingElse(long seed) {
-        Random random = new Random(seed);
-        int used = 0;
-        int changed = 0;
-        Map<UUID, SealantToday> before = askedAnew();
-        for (int round = 0; round < ROUNDS; round++) {
-            rider.does(() -> jdbc.update("update kept_result set result = ?::jsonb", POISON));
-            String done = happens(random);
-            Map<UUID, SealantToday> answered = asked();
-            Map<UUID, SealantToday> anew = askedAnew();
-            assertThat(answered.keySet()).as(done).isEqualTo(anew.keySet());
-            for (UUID wheel : anew.keySet()) {
-                boolean poisoned = answered.get(wheel).volumeMl().p50() < 0;
-                assertThat(poisoned ? before.get(wheel) : answered.get(wheel))
-                        .as("seed %d, round %d: %s", seed, round, done)
-                        .isEqualTo(anew.get(wheel));
-                used += poisoned ? 1 : 0;
-                changed += anew.get(wheel).equals(before.get(wheel)) ? 0 : 1;
-            }
-            before = anew;
-        }
-        assertThat(used).as("what is kept is used").isGreaterThan(ROUNDS / 2);
-        assertThat(changed).as("what happens makes a difference").isGreaterThan(ROUNDS / 4);
+        new KeptRounds<>(
+                        rider,
+                        jdbc,
+                        this::asked,
+                        POISON,
+                        today -> today.volumeMl().p50() < 0)
+                .play(seed, this::happens);
     }
 
     private UUID wheel;

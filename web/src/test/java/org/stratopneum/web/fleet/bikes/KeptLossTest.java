@@ -1,15 +1,11 @@
 package org.stratopneum.web.fleet.bikes;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
-import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
-import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -22,6 +18,7 @@ import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.rider.RiderMapper;
+import org.stratopneum.web.support.KeptRounds;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.TestGarage;
 import org.stratopneum.web.support.TestRider;
@@ -30,9 +27,6 @@ import org.stratopneum.web.support.TestRider;
 @ExtendWith(RunningApplication.class)
 class KeptLossTest {
 
-    private static final int ROUNDS = 40;
-    private static final Duration PATIENCE = Duration.ofSeconds(20);
-    private static final long WAIT_NANOS = 2_000_000;
     private static final String POISON =
             "{\"pace\":null,\"outlook\":null,\"lastC\":null,\"heightM\":-1,\"dueSince\":null,\"dueTold\":null,\"worked\":null}";
 
@@ -74,48 +68,10 @@ class KeptLossTest {
                 () -> losses.now(garage.bikes(), results.all(), riders.self().orElseThrow(), now));
     }
 
-    private int kept() {
-        return rider.asks(() -> jdbc.queryForObject("select count(*) from kept_result", Integer.class));
-    }
-
-    /** Nothing is kept to begin with, and all of it is in the end. */
-    private Map<UUID, LossNow> askedAnew() {
-        rider.does(() -> jdbc.update("delete from kept_result"));
-        Map<UUID, LossNow> anew = asked();
-        Instant until = Instant.now().plus(PATIENCE);
-        while (kept() < anew.size()) {
-            assertThat(Instant.now()).as("results are kept soon").isBefore(until);
-            LockSupport.parkNanos(WAIT_NANOS);
-        }
-        return anew;
-    }
-
-    /** What is kept is made wrong; whoever sees that was told that nothing has changed, which must be so. */
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3})
     void whatIsKeptIsNeverToldOfAnythingElse(long seed) {
-        Random random = new Random(seed);
-        int used = 0;
-        int changed = 0;
-        Map<UUID, LossNow> before = askedAnew();
-        for (int round = 0; round < ROUNDS; round++) {
-            rider.does(() -> jdbc.update("update kept_result set result = ?::jsonb", POISON));
-            String done = happens(random);
-            Map<UUID, LossNow> answered = asked();
-            Map<UUID, LossNow> anew = askedAnew();
-            assertThat(answered.keySet()).as(done).isEqualTo(anew.keySet());
-            for (UUID wheel : anew.keySet()) {
-                boolean poisoned = answered.get(wheel).heightM() < 0;
-                assertThat(poisoned ? before.get(wheel) : answered.get(wheel))
-                        .as("seed %d, round %d: %s", seed, round, done)
-                        .isEqualTo(anew.get(wheel));
-                used += poisoned ? 1 : 0;
-                changed += anew.get(wheel).equals(before.get(wheel)) ? 0 : 1;
-            }
-            before = anew;
-        }
-        assertThat(used).as("what is kept is used").isGreaterThan(ROUNDS / 8);
-        assertThat(changed).as("what happens makes a difference").isGreaterThan(ROUNDS / 4);
+        new KeptRounds<>(rider, jdbc, this::asked, POISON, loss -> loss.heightM() < 0).play(seed, this::happens);
     }
 
     private String happens(Random random) {
