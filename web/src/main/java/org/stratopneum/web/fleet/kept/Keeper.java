@@ -47,9 +47,10 @@ class Keeper implements DisposableBean {
         hand.execute(() -> CurrentRider.runAs(new RiderPrincipal(rider, false), () -> write(rows)));
     }
 
+    /** One by one: whoever holds one row only is waited for by nobody in a circle. */
     private void write(List<KeptMapper.Row> rows) {
         try {
-            transaction.executeWithoutResult(status -> mapper.keep(rows));
+            rows.forEach(row -> transaction.executeWithoutResult(status -> mapper.keep(row)));
         } catch (DataAccessException | TransactionException exception) {
             LOG.debug("Results were not kept", exception);
         }

@@ -16,21 +16,12 @@ interface KeptMapper {
     @Select("select wheel_id, matter, made_from, result from kept_result")
     List<Row> all();
 
-    /** Wheels that are gone meanwhile have nothing to keep. */
+    /** A wheel that is gone meanwhile has nothing to keep. */
     @Insert("""
-            <script>
             insert into kept_result (wheel_id, matter, made_from, result)
-            select wheel.id, given.matter, given.made_from, given.result::jsonb
-            from (values
-              <foreach collection="rows" item="row" separator=",">
-                (#{row.wheelId}, #{row.matter}, #{row.madeFrom}, #{row.result})
-              </foreach>
-            ) as given(wheel_id, matter, made_from, result)
-            join wheel on wheel.id = given.wheel_id
-            order by wheel.id
+            select id, #{matter}, #{madeFrom}, #{result}::jsonb from wheel where id = #{wheelId}
             on conflict (owner, wheel_id, matter) do update
             set made_from = excluded.made_from, result = excluded.result
-            </script>
             """)
-    void keep(List<Row> rows);
+    void keep(Row row);
 }
