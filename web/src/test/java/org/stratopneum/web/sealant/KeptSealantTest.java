@@ -81,7 +81,7 @@ class KeptSealantTest {
                         this::asked,
                         POISON,
                         today -> today.volumeMl().p50() < 0)
-                .play(seed, this::happens);
+                .play(seed, 20, this::happens);
     }
 
     private UUID wheel;

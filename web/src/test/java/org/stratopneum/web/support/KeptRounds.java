@@ -24,8 +24,6 @@ public record KeptRounds<T>(
         TestRider rider, JdbcTemplate jdbc, Supplier<Map<UUID, T>> asked, String poison, Predicate<T> isPoison) {
 
     private static final int ROUNDS = 40;
-    private static final int LEAST_USED = 5;
-    private static final int LEAST_CHANGED = 10;
     private static final Duration PATIENCE = Duration.ofSeconds(20);
     private static final long WAIT_NANOS = 2_000_000;
 
@@ -45,8 +43,11 @@ public record KeptRounds<T>(
         return anew;
     }
 
-    /** @param happens lets something happen, and says what */
-    public void play(long seed, Function<Random, String> happens) {
+    /**
+     * @param happens lets something happen, and says what
+     * @param leastUsed more often than this what is kept is used, of two wheels in {@value #ROUNDS} rounds
+     */
+    public void play(long seed, int leastUsed, Function<Random, String> happens) {
         Random random = new Random(seed);
         int used = 0;
         int changed = 0;
@@ -67,7 +68,7 @@ public record KeptRounds<T>(
             }
             before = anew;
         }
-        assertThat(used).as("what is kept is used").isGreaterThanOrEqualTo(LEAST_USED);
-        assertThat(changed).as("what happens makes a difference").isGreaterThanOrEqualTo(LEAST_CHANGED);
+        assertThat(used).as("what is kept is used").isGreaterThan(leastUsed);
+        assertThat(changed).as("what happens makes a difference").isGreaterThan(ROUNDS / 4);
     }
 }

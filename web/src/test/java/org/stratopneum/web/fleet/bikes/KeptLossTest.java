@@ -71,7 +71,7 @@ class KeptLossTest {
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3})
     void whatIsKeptIsNeverToldOfAnythingElse(long seed) {
-        new KeptRounds<>(rider, jdbc, this::asked, POISON, loss -> loss.heightM() < 0).play(seed, this::happens);
+        new KeptRounds<>(rider, jdbc, this::asked, POISON, loss -> loss.heightM() < 0).play(seed, 5, this::happens);
     }
 
     private String happens(Random random) {
