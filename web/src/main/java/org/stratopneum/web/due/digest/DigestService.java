@@ -100,6 +100,7 @@ class DigestService {
                 own.isPresent(),
                 own.filter(digest -> digest.confirmedAt() != null).isPresent(),
                 post.simulated(),
+                post.isSilent(),
                 own.map(digest -> caught(digest, rider)).orElse(List.of()));
     }
 

@@ -41,14 +41,20 @@ public class MailCatcher implements SmartLifecycle {
     private final MailSettings settings;
     private final Clock clock;
     private final int wanted;
+    private final boolean on;
     private final Deque<Caught> caught = new ArrayDeque<>();
     private SMTPServer server;
     private boolean running;
 
-    MailCatcher(MailSettings settings, Clock clock, @Value("${stratopneum.mail.simulated-port:8782}") int wanted) {
+    MailCatcher(
+            MailSettings settings,
+            Clock clock,
+            @Value("${stratopneum.mail.simulated-port:8782}") int wanted,
+            @Value("${stratopneum.stand-ins:true}") boolean on) {
         this.settings = settings;
         this.clock = clock;
         this.wanted = wanted;
+        this.on = on;
     }
 
     /**
@@ -121,6 +127,11 @@ public class MailCatcher implements SmartLifecycle {
     /** Where it listens. */
     int port() {
         return server.getPortAllocated();
+    }
+
+    @Override
+    public boolean isAutoStartup() {
+        return on;
     }
 
     @Override

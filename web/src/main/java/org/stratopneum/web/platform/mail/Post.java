@@ -40,6 +40,11 @@ public class Post {
      */
     public record Letter(String to, String subject, String text, String stop) {}
 
+    /** Whether no mail can be sent: no server is named, and none is simulated. */
+    public boolean isSilent() {
+        return settings.simulated() && !catcher.listens();
+    }
+
     /** Whether mail stays on this machine. */
     public boolean simulated() {
         return settings.simulated();
@@ -59,9 +64,9 @@ public class Post {
     }
 
     private boolean isTaken(Letter letter) {
-        if (settings.simulated() && !catcher.listens()) {
+        if (isSilent()) {
             // whoever listens on its port is a stranger
-            LOG.warn("Mail was not sent: the simulated server does not run");
+            LOG.warn("Mail was not sent: no server is named, and none is simulated");
             return false;
         }
         JavaMailSenderImpl sender = sender();

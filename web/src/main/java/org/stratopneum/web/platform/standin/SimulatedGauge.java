@@ -44,12 +44,20 @@ public class SimulatedGauge implements SmartLifecycle {
     private static final double USUAL_KPA = 140;
 
     private final int port;
+    private final boolean on;
     private final Set<Socket> open = ConcurrentHashMap.newKeySet();
     private ServerSocket server;
     private ExecutorService threads;
 
-    SimulatedGauge(@Value("${stratopneum.gauge.port:8781}") int port) {
+    SimulatedGauge(
+            @Value("${stratopneum.gauge.port:8781}") int port, @Value("${stratopneum.stand-ins:true}") boolean on) {
         this.port = port;
+        this.on = on;
+    }
+
+    @Override
+    public boolean isAutoStartup() {
+        return on;
     }
 
     @Override

@@ -38,13 +38,18 @@ public class WebhookReceiver implements SmartLifecycle {
 
     private final Clock clock;
     private final int wanted;
+    private final boolean on;
     private final Deque<Letter> letters = new ArrayDeque<>();
     private HttpServer server;
     private ExecutorService threads;
 
-    WebhookReceiver(Clock clock, @Value("${stratopneum.webhooks.stand-in-port:8783}") int wanted) {
+    WebhookReceiver(
+            Clock clock,
+            @Value("${stratopneum.webhooks.stand-in-port:8783}") int wanted,
+            @Value("${stratopneum.stand-ins:true}") boolean on) {
         this.clock = clock;
         this.wanted = wanted;
+        this.on = on;
     }
 
     /**
@@ -94,6 +99,11 @@ public class WebhookReceiver implements SmartLifecycle {
             }
             exchange.sendResponseHeaders(path.startsWith("/deaf/") ? DEAF : HEARD, -1);
         }
+    }
+
+    @Override
+    public boolean isAutoStartup() {
+        return on;
     }
 
     @Override

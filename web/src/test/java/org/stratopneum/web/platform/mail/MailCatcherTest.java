@@ -36,7 +36,7 @@ class MailCatcherTest {
             listening.setDaemon(true);
             listening.start();
             MailSettings settings = simulated();
-            MailCatcher catcher = new MailCatcher(settings, Clock.systemUTC(), stranger.getLocalPort());
+            MailCatcher catcher = new MailCatcher(settings, Clock.systemUTC(), stranger.getLocalPort(), true);
             Post post = new Post(settings, catcher, new SimpleMeterRegistry());
             assertThat(post.send(LETTER)).as("before it runs").isFalse();
             catcher.start();

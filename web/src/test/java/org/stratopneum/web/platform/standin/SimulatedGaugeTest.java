@@ -63,7 +63,7 @@ class SimulatedGaugeTest {
 
     @Test
     void itSpeaksLinesOverItsPortAndDoesWhatItIsTold() throws IOException {
-        SimulatedGauge gauge = new SimulatedGauge(0);
+        SimulatedGauge gauge = new SimulatedGauge(0, true);
         gauge.start();
         try (Socket socket =
                 new Socket(InetAddress.getLoopbackAddress(), gauge.port().orElseThrow())) {
@@ -84,7 +84,7 @@ class SimulatedGaugeTest {
     @Test
     void whoeverElseListensOnItsPortIsNotTakenForIt() throws IOException {
         try (ServerSocket other = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            SimulatedGauge gauge = new SimulatedGauge(other.getLocalPort());
+            SimulatedGauge gauge = new SimulatedGauge(other.getLocalPort(), true);
             gauge.start();
             assertThat(gauge.port().orElseThrow()).as("a gauge of its own").isNotEqualTo(other.getLocalPort());
             gauge.stop();
