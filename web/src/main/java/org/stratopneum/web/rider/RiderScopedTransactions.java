@@ -9,7 +9,9 @@ import org.springframework.jdbc.datasource.ConnectionHolder;
 import org.springframework.jdbc.support.JdbcTransactionManager;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.DefaultTransactionStatus;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.stratopneum.web.platform.replica.OwnWrites;
 
 /**
  * Names the rider to the database at the beginning of every transaction. Row security does the rest: a query that runs
@@ -38,6 +40,14 @@ class RiderScopedTransactions extends JdbcTransactionManager {
         } catch (SQLException exception) {
             doCleanupAfterCompletion(transaction);
             throw new CannotGetJdbcConnectionException("Could not name the rider of a transaction", exception);
+        }
+    }
+
+    @Override
+    protected void doCommit(DefaultTransactionStatus status) {
+        super.doCommit(status);
+        if (!status.isReadOnly()) {
+            OwnWrites.happened();
         }
     }
 
