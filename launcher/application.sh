@@ -136,7 +136,7 @@ is_loopback() { [[ $1 == 127.* || $1 == ::1 || $1 == localhost ]]; }
 
 # By TLS only that it takes connections: it does so when all else has started.
 application_answers() {
-  local port=$1 line='' host
+  local port=$1 page=${2-/actuator/health} line='' host
   host=$(listens_on)
   case $host in
     0.0.0.0) host=127.0.0.1 ;;
@@ -148,7 +148,7 @@ application_answers() {
   fi
   {
     exec 3<>"/dev/tcp/$host/$port" || return 1
-    printf 'GET /actuator/health HTTP/1.1\r\nHost: 127.0.0.1:%s\r\nConnection: close\r\n\r\n' "$port" >&3
+    printf 'GET %s HTTP/1.1\r\nHost: 127.0.0.1:%s\r\nConnection: close\r\n\r\n' "$page" "$port" >&3
     IFS= read -r -t 5 line <&3
     exec 3<&- 3>&-
   } 2>/dev/null
@@ -172,28 +172,40 @@ already_running() {
   fi
 }
 
-application_start() {
-  local port=$1 demo=$2 foreground=$3 listen=$4 tls=$5 proxy=$6 command
+# Sets command to what serves with the settings in file $1, as start_options has read it.
+application_command() {
   serving
   command=("${serving[@]}" --server.port="$port" --stratopneum.demo="$demo"
-    --spring.config.additional-location="file:$(application_settings "$DB_CONFIG")")
-  rm -f "$APP_WHERE"
-  if [ "$listen" != 127.0.0.1 ] || [ -n "$tls" ]; then
-    printf '%s %s' "$listen" "$([ -n "$tls" ] && printf https || printf http)" >"$APP_WHERE"
-    command+=(--server.address="$listen")
-  fi
+    --spring.config.additional-location="optional:file:$1")
+  [ "$listen" = 127.0.0.1 ] || command+=(--server.address="$listen")
   if [ -n "$tls" ]; then
     "${UNPRIVILEGED[@]}" test -r "$tls" || fail "the keystore must be readable by the user '$APP_USER', as which the application runs"
     command+=(--server.ssl.key-store="$tls" --stratopneum.https=true)
   fi
-  # who asks, and how, is then what the proxy says; and nobody but it
-  [ -z "$proxy" ] || command+=(--server.forward-headers-strategy=native --stratopneum.https=true
-    --server.tomcat.remoteip.internal-proxies="$(addresses_as_pattern "$proxy")")
-  # at home a webhook may lead to a neighbour; on a server for others it must not
-  [ -n "$proxy" ] || command+=(--stratopneum.webhooks.private-addresses=true)
+  if [ -n "$proxy" ]; then
+    # who asks, and how, is then what the proxy says; and nobody but it
+    command+=(--server.forward-headers-strategy=native --stratopneum.https=true
+      --server.tomcat.remoteip.internal-proxies="$(addresses_as_pattern "$proxy")")
+  fi
+  if [ -n "$proxy" ] || [ -n "${for_others-}" ]; then
+    # made-up weather, gauges, mail and receivers are for whoever sits at the machine
+    command+=(--stratopneum.stand-ins=false)
+  else
+    # at home a webhook may lead to a neighbour; on a server for others it must not
+    command+=(--stratopneum.webhooks.private-addresses=true)
+  fi
   [ "${STRATOPNEUM_LOG-}" != json ] ||
     command+=(--logging.structured.format.console=org.stratopneum.web.platform.watch.JsonLines)
   [ -z "${STRATOPNEUM_ADDRESS-}" ] || command+=(--stratopneum.address="$STRATOPNEUM_ADDRESS")
+}
+
+application_start() {
+  local command
+  application_command "$(application_settings "$DB_CONFIG")"
+  rm -f "$APP_WHERE"
+  if [ "$listen" != 127.0.0.1 ] || [ -n "$tls" ]; then
+    printf '%s %s' "$listen" "$([ -n "$tls" ] && printf https || printf http)" >"$APP_WHERE"
+  fi
   printf '%s' "$port" >"$APP_PORT"
   cd /
   if [ -n "$foreground" ]; then
@@ -272,52 +284,4 @@ serving() {
   serving=("${UNPRIVILEGED[@]}" java "${SERVING[@]}")
   [ ! -f "$APP/classes.jsa" ] || serving+=(-XX:SharedArchiveFile="$APP/classes.jsa" -Xlog:disable -Xlog:all=error:stderr)
   serving+=(-jar "$APP/stratopneum.jar")
-}
-
-# An application on a database of its own, gone with the launcher: sets config, ports, process and owner's address.
-bench_application() {
-  bench_config=$(test_database start durable "${1-}")
-  bench_port=$(free_port)
-  bench_watch=$(free_port)
-  migrate "$bench_config"
-  train_application "$bench_config"
-  serving
-  "${serving[@]}" --server.port="$bench_port" --stratopneum.watch.port="$bench_watch" \
-    --stratopneum.gauge.port=0 --stratopneum.mail.simulated-port=0 --stratopneum.webhooks.stand-in-port=0 \
-    --spring.config.additional-location="file:$(application_settings "$bench_config")" \
-    >"$STATE/bench.log" 2>&1 </dev/null &
-  bench_pid=$!
-  # shellcheck disable=SC2064 # the names are known now and gone then
-  trap "kill $bench_pid 2>/dev/null; test_database stop '$bench_config'" EXIT
-  until application_answers "$bench_port"; do
-    kill -0 "$bench_pid" 2>/dev/null || fail "the application ended; its log is $STATE/bench.log"
-    sleep 0.5
-  done
-  owner_address "$bench_config"
-}
-
-# What the application of a bench has of this machine's memory.
-bench_memory() { awk '/^VmRSS/ { printf "%.0f MB resident\n", $2 / 1024 }' "/proc/$bench_pid/status"; }
-
-# Sets how psql signs in as the owner of the tables of the database with settings $1.
-owner_address() {
-  bench_owner=$(database_address "$1")
-  PGPASSWORD=$(setting password "$(owner_config "$1")")
-  export PGPASSWORD
-}
-
-bench_large_garage() {
-  bench_application
-  "$(postgres_bin)/psql" -q -v ON_ERROR_STOP=1 -f "$ROOT/bench/large-garage.sql" "$bench_owner" ||
-    fail "the large garage could not be made"
-  say "A rider with 30 wheels and 5 years of log, $1 requests a second for $2 s, after some to warm up:"
-  local met=0
-  java "$ROOT/bench/WebBench.java" "http://127.0.0.1:$bench_port" "$1" "$2" "http://127.0.0.1:$bench_watch" || met=1
-  bench_memory
-  return $met
-}
-
-bench_exchange() {
-  bench_application
-  java "$ROOT/bench/ExchangeBench.java" "http://127.0.0.1:$bench_port" "$(postgres_bin)/psql" "$bench_owner" "${1-100000}"
 }

@@ -73,24 +73,35 @@ timezone = 'UTC'
 $more
 CONF
   database_up "$home"
-  PGPASSWORD=$superuser "$(postgres_bin)/psql" -q -h 127.0.0.1 -p "$port" -U postgres -v ON_ERROR_STOP=1 postgres <<SQL
-create role stratopneum_owner login password '$owner_password';
-create role stratopneum_app login password '$app_password';
-create database stratopneum owner stratopneum_owner;
+  roles_sql "$owner_password" "$app_password" |
+    PGPASSWORD=$superuser "$(postgres_bin)/psql" -q -h 127.0.0.1 -p "$port" -U postgres -v ON_ERROR_STOP=1 postgres
+  settings_write "$config" "127.0.0.1:$port" "$owner_password" "$app_password"
+}
+
+# What a database needs before its tables: one role owns them, another one, which owns nothing, is the application's.
+roles_sql() {
+  cat <<SQL
+create role stratopneum_owner login password '$1';
+create role stratopneum_app login password '$2';
+create database stratopneum owner stratopneum_owner encoding 'UTF8' locale 'C.UTF-8' template template0;
 revoke all on database stratopneum from public;
 grant connect on database stratopneum to stratopneum_app;
 SQL
+}
+
+# Writes the settings of the application to $1, and those of the owner beside it, for the database at $2.
+settings_write() {
   (
     umask 077
-    cat >"$config" <<CONF
-spring.datasource.url=jdbc:postgresql://127.0.0.1:$port/stratopneum
+    cat >"$1" <<CONF
+spring.datasource.url=jdbc:postgresql://$2/stratopneum
 spring.datasource.username=stratopneum_app
-spring.datasource.password=$app_password
+spring.datasource.password=$4
 CONF
-    cat >"$(owner_config "$config")" <<CONF
-url=jdbc:postgresql://127.0.0.1:$port/stratopneum
+    cat >"$(owner_config "$1")" <<CONF
+url=jdbc:postgresql://$2/stratopneum
 user=stratopneum_owner
-password=$owner_password
+password=$3
 CONF
   )
 }

@@ -24,17 +24,20 @@ maven() { mvn --batch-mode --no-transfer-progress --strict-checksums "$@"; }
 
 have_npm() { command -v npm >/dev/null; }
 
-have_postgres() { [ -n "$(postgres_bin)" ]; }
+have_postgres() { [ -x "$(postgres_bin)/initdb" ]; }
 
 have_chromium() { [ -x /usr/lib/chromium/chromium-headless-shell ] && [ -x /usr/bin/chromedriver ]; }
 
+# Where the newest server lies; without one, the newest tools.
 postgres_bin() {
-  local folder
-  for folder in $(printf '%s\n' /usr/lib/postgresql/*/bin | sort -t/ -k5 -Vr); do
-    if [ -x "$folder/initdb" ] && [ -x "$folder/psql" ]; then
-      printf '%s' "$folder"
-      return
-    fi
+  local program folder
+  for program in initdb pg_dump; do
+    for folder in $(printf '%s\n' /usr/lib/postgresql/*/bin | sort -t/ -k5 -Vr); do
+      if [ -x "$folder/$program" ] && [ -x "$folder/psql" ]; then
+        printf '%s' "$folder"
+        return
+      fi
+    done
   done
 }
 

@@ -48,7 +48,7 @@ class RightsOnTheMachineTest {
             Files.setPosixFilePermissions(open, PosixFilePermissions.fromString("rwxr-xr-x"));
         }
         return run("set -euo pipefail; ROOT=" + folder + "; STATE=" + folder + "/state; mkdir -p $STATE; PATH=" + bin
-                + ":$PATH; for part in say tools database backup application; do . launcher/$part.sh; done;"
+                + ":$PATH; for part in say tools database backup options application hosting; do . launcher/$part.sh; done;"
                 + " application_folder; mkdir -p $APP; printf 'spring.datasource.username=a\\n' >$DB_CONFIG;"
                 + " printf 'password=secret\\n' >$(owner_config $DB_CONFIG); chmod 0600 $STATE/*.properties; "
                 + words);
@@ -59,7 +59,7 @@ class RightsOnTheMachineTest {
         String said = launcher(
                 "echo I am $(id -un); for word in \"$@\"; do case $word in *file:*) cat ${word#*file:};; esac; done;"
                         + " cat " + folder + "/state/owner.properties 2>&1; grep NoNewPrivs /proc/self/status",
-                "application_start 9999 false yes 127.0.0.1 '' ''");
+                "start_options --port 9999 --no-demo --foreground; application_start");
         assertThat(said).contains("spring.datasource.username=a");
         if (isRoot()) {
             assertThat(said)
@@ -74,7 +74,7 @@ class RightsOnTheMachineTest {
 
     @Test
     void theLogIsNotForEverybody() throws Exception {
-        launcher("echo a line", "application_start 9999 false '' 127.0.0.1 '' '' || true");
+        launcher("echo a line", "start_options --port 9999 --no-demo; application_start || true");
         assertThat(PosixFilePermissions.toString(
                         Files.getPosixFilePermissions(folder.resolve("state/application.log"))))
                 .isEqualTo("rw-r-----");
@@ -83,9 +83,56 @@ class RightsOnTheMachineTest {
     /** What a client says of others' addresses is believed of the proxies that were named, and of nobody else. */
     @Test
     void onlyNamedProxiesAreBelieved() throws Exception {
-        String said = launcher("echo $*", "application_start 9999 false yes 127.0.0.1 '' 192.0.2.7,::1");
+        String said =
+                launcher("echo $*", "start_options --port 9999 --foreground --proxy 192.0.2.7,::1; application_start");
         assertThat(said)
                 .contains("--server.tomcat.remoteip.internal-proxies=192\\.0\\.2\\.7|::1", "--stratopneum.https=true");
+    }
+
+    /** At home what lies outside is simulated, and webhooks may lead to a neighbour; for others neither. */
+    @Test
+    void nothingIsSimulatedForOthers() throws Exception {
+        assertThat(launcher("echo $*", "start_options --foreground; application_start"))
+                .contains("--stratopneum.webhooks.private-addresses=true", "--stratopneum.demo=true")
+                .doesNotContain("stand-ins=false");
+        assertThat(launcher("echo $*", "start_options --foreground --proxy; application_start"))
+                .contains("--stratopneum.stand-ins=false", "--stratopneum.demo=false")
+                .doesNotContain("private-addresses");
+    }
+
+    @Test
+    void aServersSettingsAreForTheirOwnersAloneAndAreNotWrittenOver() throws Exception {
+        Path settings = Files.createDirectory(folder.resolve("settings"));
+        assertThat(run("./stratopneum settings " + settings + " db.example:5433"))
+                .contains("roles.sql");
+        for (String name : List.of("application.properties", "owner.properties", "roles.sql")) {
+            assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(settings.resolve(name))))
+                    .as(name)
+                    .isEqualTo("rw-------");
+        }
+        String serving = Files.readString(settings.resolve("application.properties"));
+        String owning = Files.readString(settings.resolve("owner.properties"));
+        assertThat(serving)
+                .contains("jdbc:postgresql://db.example:5433/stratopneum", "username=stratopneum_app")
+                .doesNotContain("owner");
+        String password = owning.lines()
+                .filter(line -> line.startsWith("password="))
+                .map(line -> line.substring("password=".length()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(serving).doesNotContain(password);
+        assertThat(Files.readString(settings.resolve("roles.sql"))).contains(password);
+        assertThat(run("./stratopneum settings " + settings)).contains("nothing is written over");
+        assertThat(settings.resolve("owner.properties")).hasContent(owning);
+    }
+
+    @Test
+    void aDatabaseOfSomebodyElseIsNeitherStoppedNorForgotten() throws Exception {
+        for (String command : List.of("start", "stop", "reset --yes", "restore a.backup --yes")) {
+            assertThat(run("STRATOPNEUM_SETTINGS=" + folder + " ./stratopneum " + command))
+                    .as(command)
+                    .contains("somebody else's");
+        }
     }
 
     @Test

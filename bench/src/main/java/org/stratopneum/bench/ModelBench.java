@@ -1,0 +1,124 @@
+package org.stratopneum.bench;
+
+import java.io.IOException;
+import java.io.Reader;
+import java.io.Writer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Collection;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Properties;
+import java.util.TreeMap;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.ChainedOptionsBuilder;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.openjdk.jmh.runner.options.VerboseMode;
+
+/**
+ * How long the models take, beside what is wanted of them and what they took when that was recorded: as multiples of a
+ * computation that never changes, measured in the same run.
+ *
+ * <p>Usage: ModelBench RECORDED [--record] [NAME...]; names are regular expressions. Ends with 1 where a goal is missed or a
+ * model takes a fifth longer than recorded; with --record it writes the file anew.
+ */
+public final class ModelBench {
+
+    /** What is wanted (us). */
+    private static final Map<String, Double> WANTED = Map.of(
+            "AdviceBenchmark.adviceForABike", 20.0,
+            "SealantBenchmark.depthToVolume", 50.0,
+            "SealantBenchmark.volumeToDepth", 50.0,
+            "DiagnosisBenchmark.nextCheckToMendSoon", 1000.0,
+            "DiagnosisBenchmark.nextCheckToNameIt", 1000.0,
+            "SealantBenchmark.forecastWithTwentyEvents", 10_000.0,
+            "AirLossBenchmark.readAndPumpedDaily", 1000.0,
+            "LearningBenchmark.oneNoteMore", 1000.0,
+            "DueBenchmark.dueOfAWheel", 2000.0);
+
+    private static final String FIXED = "FixedBenchmark.always";
+    private static final double SLOWER = 1.2;
+
+    private ModelBench() {}
+
+    public static void main(String[] arguments) throws RunnerException, IOException {
+        Path file = Path.of(arguments[0]);
+        boolean record = arguments.length > 1 && arguments[1].equals("--record");
+        Map<String, RunResult> results = run(arguments, record ? 2 : 1);
+        Properties recorded = new Properties();
+        if (Files.exists(file)) {
+            try (Reader reader = Files.newBufferedReader(file)) {
+                recorded.load(reader);
+            }
+        }
+        boolean good = tell(results, recorded);
+        if (record) {
+            write(file, results, recorded);
+        }
+        System.exit(good || record ? 0 : 1);
+    }
+
+    private static Map<String, RunResult> run(String[] arguments, int names) throws RunnerException {
+        ChainedOptionsBuilder options =
+                new OptionsBuilder().verbosity(VerboseMode.SILENT).include(FIXED);
+        for (int i = names; i < arguments.length; i++) {
+            options.include(arguments[i]);
+        }
+        if (names == arguments.length) {
+            options.include(".*");
+        }
+        Collection<RunResult> all = new Runner(options.build()).run();
+        Map<String, RunResult> results = new TreeMap<>();
+        all.forEach(one ->
+                results.put(one.getParams().getBenchmark().replaceFirst("org\\.stratopneum\\.bench\\.", ""), one));
+        return results;
+    }
+
+    private static double us(RunResult result) {
+        return result.getPrimaryResult().getScore();
+    }
+
+    private static boolean tell(Map<String, RunResult> results, Properties recorded) {
+        double fixed = us(results.get(FIXED));
+        boolean good = true;
+        say("%-45s %10s %8s %10s %10s %10s", "", "us", "+-", "wanted", "x fixed", "recorded");
+        for (Map.Entry<String, RunResult> entry : results.entrySet()) {
+            double us = us(entry.getValue());
+            Double wanted = WANTED.get(entry.getKey());
+            String before = recorded.getProperty(entry.getKey());
+            boolean late = wanted != null && us > wanted;
+            boolean slower = before != null && us / fixed > SLOWER * Double.parseDouble(before);
+            good &= !late && !slower;
+            say(
+                    "%-45s %10.2f %8.2f %10s %10.4f %10s %s%s",
+                    entry.getKey(),
+                    us,
+                    entry.getValue().getPrimaryResult().getScoreError(),
+                    wanted == null ? "" : String.format(Locale.ROOT, "%.0f", wanted),
+                    us / fixed,
+                    before == null ? "" : before,
+                    late ? "LATE " : "",
+                    slower ? "SLOWER than recorded by more than a fifth" : "");
+        }
+        return good;
+    }
+
+    private static void write(Path file, Map<String, RunResult> results, Properties recorded) throws IOException {
+        double fixed = us(results.get(FIXED));
+        Map<String, String> lines = new TreeMap<>();
+        recorded.stringPropertyNames().forEach(name -> lines.put(name, recorded.getProperty(name)));
+        results.forEach((name, result) -> lines.put(name, String.format(Locale.ROOT, "%.4f", us(result) / fixed)));
+        try (Writer writer = Files.newBufferedWriter(file)) {
+            writer.write("# What each took as a multiple of " + FIXED + ": written by ./stratopneum bench --record\n");
+            for (Map.Entry<String, String> line : lines.entrySet()) {
+                writer.write(line.getKey() + '=' + line.getValue() + '\n');
+            }
+        }
+    }
+
+    private static void say(String format, Object... values) {
+        System.out.printf(Locale.ROOT, format + "%n", values);
+    }
+}
