@@ -10,7 +10,7 @@ RUN ./stratopneum build
 
 # PostgreSQL with the roles of the settings, made when it starts for the first time.
 FROM ${DEBIAN} AS database
-RUN apt-get update && apt-get install -y --no-install-recommends postgresql-15 && rm -rf /var/lib/apt/lists/* && \
+RUN useradd --system --uid 10002 --home-dir /var/lib/postgresql postgres && apt-get update && apt-get install -y --no-install-recommends postgresql-15 && rm -rf /var/lib/apt/lists/* && \
     rm -rf /var/lib/postgresql && install -d -o postgres -g postgres -m 0700 /var/lib/postgresql
 COPY --chmod=0755 hosting/database.sh /usr/local/bin/database
 USER postgres

@@ -23,6 +23,7 @@ command_build() {
   migrate "$config"
   train_application "$config"
   test_database stop "$config"
+  rm -f "$APP/settings.properties"
 }
 
 command_settings() {
