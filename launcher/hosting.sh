@@ -49,6 +49,7 @@ command_serve() {
   local port port_given demo foreground listen tls proxy command for_others=yes
   start_options "$@"
   demo=false
+  [ -z "$tls" ] || usage_error "serve stands behind a proxy that does HTTPS: --proxy"
   settings_are_there
   ! runs_as_root || fail "serve is for a user who may do nothing else, and not for root"
   application_command "$SETTINGS/application.properties"
