@@ -2,7 +2,6 @@ package org.stratopneum.core.sealant;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.stratopneum.core.tire.LiquidPool;
 
 /**
@@ -40,8 +39,6 @@ record DippingStick(double biasMm, double filmMl, double sigmaMm, double weight)
     private static final double DRY_BY_CHANCE = 0.001;
 
     private static final double ROOT_2_PI = Math.sqrt(2 * Math.PI);
-
-    private static final NormalDistribution NORMAL = new NormalDistribution(0, 1);
 
     /**
      * @param innerSurfaceCm2 of the tire (cm2)
@@ -81,7 +78,7 @@ record DippingStick(double biasMm, double filmMl, double sigmaMm, double weight)
         double expected = expectedMm(ml, depths);
         double sigma = sigma(read);
         if (read.isDry()) {
-            return Math.max(DRY_BY_CHANCE, NORMAL.cumulativeProbability((WET_MM - expected) / sigma));
+            return Math.max(DRY_BY_CHANCE, NormalCurve.below((WET_MM - expected) / sigma));
         }
         return (1 - MISREAD) * density((read.meanMm - expected) / sigma) / sigma + MISREAD / DEEPEST_MM;
     }
@@ -92,7 +89,7 @@ record DippingStick(double biasMm, double filmMl, double sigmaMm, double weight)
 
     /** How likely it would read no more than that (ratio). */
     double chanceOfNoMore(Reading read, double ml, LiquidPool.Depths depths) {
-        return NORMAL.cumulativeProbability((read.meanMm - expectedMm(ml, depths)) / sigma(read));
+        return NormalCurve.below((read.meanMm - expectedMm(ml, depths)) / sigma(read));
     }
 
     private double expectedMm(double ml, LiquidPool.Depths depths) {

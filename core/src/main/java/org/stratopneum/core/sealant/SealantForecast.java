@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.IntToDoubleFunction;
-import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.stratopneum.core.tire.LiquidPool;
 import org.stratopneum.core.tire.TireSection;
 
@@ -56,8 +55,6 @@ public final class SealantForecast {
 
     /** Of a found filling there may be none with so much more likelihood (ratio). */
     private static final double FOUND_EMPTY = 0.15;
-
-    private static final NormalDistribution NORMAL = new NormalDistribution(0, 1);
 
     /** The tire; its pools' depths are worked out once, so one that is asked often is kept. */
     public static final class Tire {
@@ -324,8 +321,7 @@ public final class SealantForecast {
             } else if (event instanceof SealantEvent.LookedDry) {
                 double dry = LOOKS_DRY * tire.workingMl();
                 grid.weigh(
-                        stick -> ml ->
-                                LOOK_WRONG + (1 - LOOK_WRONG) * NORMAL.cumulativeProbability((dry - ml) / LOOK_SOFT_ML),
+                        stick -> ml -> LOOK_WRONG + (1 - LOOK_WRONG) * NormalCurve.below((dry - ml) / LOOK_SOFT_ML),
                         dried);
             }
         }
@@ -353,7 +349,7 @@ public final class SealantForecast {
 
     /** Soft, but for nothing at all: less than that there is not. */
     private static double below(double end, double ml) {
-        return end <= 0 ? 0 : NORMAL.cumulativeProbability((end - ml) / SOFT_ML);
+        return end <= 0 ? 0 : NormalCurve.below((end - ml) / SOFT_ML);
     }
 
     private void mayHaveLost() {

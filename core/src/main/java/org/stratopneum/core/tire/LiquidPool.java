@@ -28,18 +28,25 @@ public final class LiquidPool {
     private static final double TOLERANCE_MM = 1e-10;
     private static final int MOST_EVALUATIONS = 200;
 
+    /** A step so small leaves a millionth of its own length (mm), and so many are tried. */
+    private static final double CLOSE_MM = 1e-4;
+
+    private static final int MOST_STEPS = 5;
+
     /** Deeper than the tire is high no stick can go. */
     public static final String DEEPER_THAN_TIRE = "deeper-than-tire";
 
     /** More than the tire holds when it stands to its bead seats. */
     public static final String MORE_THAN_TIRE = "more-than-tire";
 
+    private final TireSection section;
     private final double arcRadius;
     private final double toCentre;
     private final double toTread;
     private final double height;
 
     private LiquidPool(TireSection section) {
+        this.section = section;
         arcRadius = section.arcRadiusMm();
         toCentre = section.beadSeatDiameterMm() / 2 + section.centreHeightMm();
         toTread = toCentre + arcRadius;
@@ -87,6 +94,10 @@ public final class LiquidPool {
     /** How much a millimetre more of depth is there (ml/mm): the area of the pool's surface. */
     public double mlPerMm(double depthMm) {
         check(depthMm);
+        return surface(depthMm);
+    }
+
+    private double surface(double depthMm) {
         double level = toTread - depthMm;
         return 4
                 * along(depthMm, (theta, t) -> halfWidth(t) * level / (Math.cos(theta) * Math.cos(theta)))
@@ -120,17 +131,30 @@ public final class LiquidPool {
      * @throws InvalidInputException below nothing, or above what stands in the tire up to its bead seats
      */
     public double depthMm(double volumeMl) {
-        double most = volume(height) / MM3_PER_ML;
+        Depths table = tabled(section);
         Problems problems = new Problems();
-        if (volumeMl > most) {
-            problems.add(new Problem("volumeMl", MORE_THAN_TIRE, most, volumeMl, "ml"));
+        if (volumeMl > table.mostMl) {
+            problems.add(new Problem("volumeMl", MORE_THAN_TIRE, table.mostMl, volumeMl, "ml"));
         } else {
-            problems.check("volumeMl", volumeMl, Range.closed(0, most, "ml"));
+            problems.check("volumeMl", volumeMl, Range.closed(0, table.mostMl, "ml"));
         }
         problems.throwIfAny();
         if (volumeMl == 0) {
             return 0;
         }
+        // the table leads to within a hundredth of a millimetre; from there each step squares what is left
+        double depth = table.mm(volumeMl);
+        for (int i = 0; i < MOST_STEPS; i++) {
+            double step = (volume(depth) / MM3_PER_ML - volumeMl) / surface(depth);
+            depth = Math.max(0, Math.min(height, depth - step));
+            if (Math.abs(step) < CLOSE_MM) {
+                return depth;
+            }
+        }
+        return solved(volumeMl);
+    }
+
+    private double solved(double volumeMl) {
         var solver = new BracketingNthOrderBrentSolver(TOLERANCE_MM, TOLERANCE_MM, 5);
         return solver.solve(
                 MOST_EVALUATIONS, depth -> volume(depth) / MM3_PER_ML - volumeMl, 0, height, AllowedSolution.ANY_SIDE);
@@ -142,6 +166,7 @@ public final class LiquidPool {
         private static final int ROWS = 300;
 
         private final double rowsPerRoot;
+        private final double mostMl;
 
         /** By square roots of volumes, in which depths run nearly straight (mm). */
         private final double[] depths = new double[ROWS];
@@ -151,6 +176,7 @@ public final class LiquidPool {
             for (int i = 0; i < ROWS; i++) {
                 roots[i] = Math.sqrt(pool.volume(pool.height * i / (ROWS - 1)) / MM3_PER_ML);
             }
+            mostMl = pool.volume(pool.height) / MM3_PER_ML;
             rowsPerRoot = (ROWS - 1) / roots[ROWS - 1];
             int above = 1;
             for (int row = 0; row < ROWS; row++) {
