@@ -1,16 +1,9 @@
 package org.stratopneum.bench;
 
 import java.util.Map;
-import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
-import org.openjdk.jmh.annotations.BenchmarkMode;
-import org.openjdk.jmh.annotations.Fork;
-import org.openjdk.jmh.annotations.Measurement;
-import org.openjdk.jmh.annotations.Mode;
-import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
-import org.openjdk.jmh.annotations.Warmup;
 import org.stratopneum.core.pressure.BikeAdvice;
 import org.stratopneum.core.pressure.BikeCase;
 import org.stratopneum.core.pressure.DropSchool;
@@ -25,11 +18,6 @@ import org.stratopneum.core.tire.TireOnRim;
 
 /** What to set on both wheels of a bike, with section, steps, limits and verdicts; wanted: under 20 microseconds. */
 @State(Scope.Benchmark)
-@BenchmarkMode(Mode.AverageTime)
-@OutputTimeUnit(TimeUnit.MICROSECONDS)
-@Warmup(iterations = 3, time = 2)
-@Measurement(iterations = 5, time = 2)
-@Fork(2)
 public class AdviceBenchmark {
 
     private final GroundMix ground =

@@ -5,16 +5,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
-import org.openjdk.jmh.annotations.BenchmarkMode;
-import org.openjdk.jmh.annotations.Fork;
-import org.openjdk.jmh.annotations.Measurement;
-import org.openjdk.jmh.annotations.Mode;
-import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
-import org.openjdk.jmh.annotations.Warmup;
 import org.stratopneum.core.leak.AirLoss;
 import org.stratopneum.core.leak.GaugeNoise;
 import org.stratopneum.core.leak.LeakBands;
@@ -26,11 +19,6 @@ import org.stratopneum.core.quantity.Temperature;
 
 /** All that readings say of a wheel's air: sixty days of reading and pumping, and a year of once a week; wanted: 1 ms. */
 @State(Scope.Benchmark)
-@BenchmarkMode(Mode.AverageTime)
-@OutputTimeUnit(TimeUnit.MICROSECONDS)
-@Warmup(iterations = 3, time = 2)
-@Measurement(iterations = 5, time = 2)
-@Fork(2)
 public class AirLossBenchmark {
 
     private static final LeakBands BANDS = LeakBands.of(SetupKind.TUBELESS, false);

@@ -1,16 +1,9 @@
 package org.stratopneum.bench;
 
 import java.util.Set;
-import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
-import org.openjdk.jmh.annotations.BenchmarkMode;
-import org.openjdk.jmh.annotations.Fork;
-import org.openjdk.jmh.annotations.Measurement;
-import org.openjdk.jmh.annotations.Mode;
-import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
-import org.openjdk.jmh.annotations.Warmup;
 import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.diagnosis.Circumstance;
 import org.stratopneum.core.diagnosis.Diagnosis;
@@ -18,11 +11,6 @@ import org.stratopneum.core.diagnosis.LeakModel;
 
 /** The next step of a leak search; wanted: under 10 ms. */
 @State(Scope.Benchmark)
-@BenchmarkMode(Mode.AverageTime)
-@OutputTimeUnit(TimeUnit.MICROSECONDS)
-@Warmup(iterations = 3, time = 2)
-@Measurement(iterations = 5, time = 2)
-@Fork(2)
 public class DiagnosisBenchmark {
 
     private final Diagnosis diagnosis = Diagnosis.begun(

@@ -10,11 +10,14 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Properties;
 import java.util.TreeMap;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.ChainedOptionsBuilder;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.openjdk.jmh.runner.options.TimeValue;
 import org.openjdk.jmh.runner.options.VerboseMode;
 
 /**
@@ -40,6 +43,10 @@ public final class ModelBench {
 
     private static final String FIXED = "FixedBenchmark.always";
     private static final double SLOWER = 1.2;
+    private static final int WARM_UP = 3;
+    private static final int MEASURED = 5;
+    private static final int PROCESSES = 2;
+    private static final TimeValue EACH = TimeValue.seconds(2);
 
     private ModelBench() {}
 
@@ -61,8 +68,16 @@ public final class ModelBench {
     }
 
     private static Map<String, RunResult> run(String[] arguments, int names) throws RunnerException {
-        ChainedOptionsBuilder options =
-                new OptionsBuilder().verbosity(VerboseMode.SILENT).include(FIXED);
+        ChainedOptionsBuilder options = new OptionsBuilder()
+                .verbosity(VerboseMode.SILENT)
+                .mode(Mode.AverageTime)
+                .timeUnit(TimeUnit.MICROSECONDS)
+                .warmupIterations(WARM_UP)
+                .warmupTime(EACH)
+                .measurementIterations(MEASURED)
+                .measurementTime(EACH)
+                .forks(PROCESSES)
+                .include(FIXED);
         for (int i = names; i < arguments.length; i++) {
             options.include(arguments[i]);
         }

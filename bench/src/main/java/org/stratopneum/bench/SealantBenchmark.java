@@ -3,16 +3,9 @@ package org.stratopneum.bench;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
-import org.openjdk.jmh.annotations.BenchmarkMode;
-import org.openjdk.jmh.annotations.Fork;
-import org.openjdk.jmh.annotations.Measurement;
-import org.openjdk.jmh.annotations.Mode;
-import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
-import org.openjdk.jmh.annotations.Warmup;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.core.sealant.SealantForecast;
@@ -21,11 +14,6 @@ import org.stratopneum.core.tire.TireOnRim;
 
 /** Depth to volume by the exact integral; wanted: under 50 microseconds. Forecasts with three dips and with twenty events. */
 @State(Scope.Benchmark)
-@BenchmarkMode(Mode.AverageTime)
-@OutputTimeUnit(TimeUnit.MICROSECONDS)
-@Warmup(iterations = 3, time = 2)
-@Measurement(iterations = 5, time = 2)
-@Fork(2)
 public class SealantBenchmark {
 
     private static final LocalDate FILLED = LocalDate.of(2026, 3, 1);

@@ -24,6 +24,9 @@ final class BodyValve extends ValveBase {
     /** Larger than any form (bytes). */
     static final int MOST = 512 << 10;
 
+    /** So much of what is larger is let go of (bytes). */
+    private static final int MOST_LET_GO = 4 << 20;
+
     private static final String AGAIN_S = "3";
 
     private final Slots slots;
@@ -43,11 +46,13 @@ final class BodyValve extends ValveBase {
     public void invoke(Request request, Response response) throws IOException, ServletException {
         if (hasNoBody(request) || FileAddresses.isReceivedLater(request)) {
             getNext().invoke(request, response);
-        } else if (FileAddresses.isFile(request) || request.getContentLengthLong() > MOST) {
-            refuse(response, HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
         } else {
             receive(request, response);
         }
+    }
+
+    private static boolean isTooLarge(Request request) {
+        return FileAddresses.isFile(request) || request.getContentLengthLong() > MOST;
     }
 
     private static boolean hasNoBody(Request request) {
@@ -59,7 +64,7 @@ final class BodyValve extends ValveBase {
         String network = Networks.of(request.getRemoteAddr());
         if (!slots.take(network)) {
             response.setHeader("Retry-After", AGAIN_S);
-            refuse(response, HttpServletResponse.SC_SERVICE_UNAVAILABLE);
+            refuse(request, response, HttpServletResponse.SC_SERVICE_UNAVAILABLE);
             return;
         }
         ByteChunk body = new ByteChunk();
@@ -73,7 +78,7 @@ final class BodyValve extends ValveBase {
             slots.giveBack(network);
         }
         if (fault != 0) {
-            refuse(response, fault);
+            refuse(request, response, fault);
             return;
         }
         // whoever reads it next finds it as if it had just come
@@ -81,27 +86,37 @@ final class BodyValve extends ValveBase {
         getNext().invoke(request, response);
     }
 
-    /** @return 0, or the status that says why it was not received */
+    /**
+     * What is too large is read on for a while and let go of, since most browsers look at an answer only when they have sent all.
+     *
+     * @return 0, or the status that says why it was not received
+     */
     private int read(Request request, ByteChunk body) throws IOException {
         long end = System.nanoTime() + within.toNanos();
+        boolean tooLarge = isTooLarge(request);
+        long come = 0;
         Piece piece = new Piece();
-        while (request.getCoyoteRequest().doRead(piece) >= 0) {
+        while (come <= MOST_LET_GO && request.getCoyoteRequest().doRead(piece) >= 0) {
             ByteBuffer bytes = piece.bytes;
-            if (body.getLength() + bytes.remaining() > MOST) {
-                return HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE;
+            come += bytes.remaining();
+            tooLarge |= come > MOST;
+            if (!tooLarge) {
+                byte[] copied = new byte[bytes.remaining()];
+                bytes.get(copied);
+                body.append(copied, 0, copied.length);
             }
-            byte[] copied = new byte[bytes.remaining()];
-            bytes.get(copied);
-            body.append(copied, 0, copied.length);
             if (System.nanoTime() - end > 0) {
-                return HttpServletResponse.SC_REQUEST_TIMEOUT;
+                return tooLarge
+                        ? HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE
+                        : HttpServletResponse.SC_REQUEST_TIMEOUT;
             }
         }
-        return 0;
+        return tooLarge ? HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE : 0;
     }
 
-    /** What has come so far is left, and the connection with it. */
-    private static void refuse(Response response, int status) throws IOException {
+    /** What has come so far is left, and the connection with it: the server would wait for the rest, however slowly it comes. */
+    private static void refuse(Request request, Response response, int status) throws IOException {
+        request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null);
         response.setHeader("Connection", "close");
         response.sendError(status);
     }
