@@ -2,6 +2,7 @@ package org.stratopneum.core.sealant;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import org.stratopneum.core.tire.LiquidPool;
 
 /**
@@ -73,23 +74,23 @@ record DippingStick(double biasMm, double filmMl, double sigmaMm, double weight)
         }
     }
 
-    /** How likely that reading is with so much in the tire (density per mm, or a ratio where it is dry). */
-    double likelihood(Reading read, double ml, LiquidPool.Depths depths) {
-        double expected = expectedMm(ml, depths);
+    /** How likely that reading is, by what is in the tire (ml; density per mm, or a ratio where it is dry). */
+    DoubleUnaryOperator likelihood(Reading read, LiquidPool.Depths depths) {
         double sigma = sigma(read);
-        if (read.isDry()) {
-            return Math.max(DRY_BY_CHANCE, NormalCurve.below((WET_MM - expected) / sigma));
-        }
-        return (1 - MISREAD) * density((read.meanMm - expected) / sigma) / sigma + MISREAD / DEEPEST_MM;
+        return read.isDry()
+                ? ml -> Math.max(DRY_BY_CHANCE, NormalCurve.below((WET_MM - expectedMm(ml, depths)) / sigma))
+                : ml -> (1 - MISREAD) * density((read.meanMm - expectedMm(ml, depths)) / sigma) / sigma
+                        + MISREAD / DEEPEST_MM;
     }
 
     private static double density(double z) {
         return Math.exp(-z * z / 2) / ROOT_2_PI;
     }
 
-    /** How likely it would read no more than that (ratio). */
-    double chanceOfNoMore(Reading read, double ml, LiquidPool.Depths depths) {
-        return NormalCurve.below((read.meanMm - expectedMm(ml, depths)) / sigma(read));
+    /** How likely it would read no more than that, by what is in the tire (ml; ratio). */
+    DoubleUnaryOperator chanceOfNoMore(Reading read, LiquidPool.Depths depths) {
+        double sigma = sigma(read);
+        return ml -> NormalCurve.below((read.meanMm - expectedMm(ml, depths)) / sigma);
     }
 
     private double expectedMm(double ml, LiquidPool.Depths depths) {

@@ -52,16 +52,25 @@ public final class ForecastMoves {
                         !event.on().isBefore(all.startedOn()) && !event.on().isAfter(asOf))
                 .sorted(Comparator.comparing(SealantEvent::on).reversed())
                 .limit(MOST)
+                .sorted(Comparator.comparing(SealantEvent::on))
                 .toList();
         List<Move> moves = new ArrayList<>();
+        SealantForecast before = null;
         for (SealantEvent event : since) {
             // by identity: two dips of one day may say the same
             List<SealantEvent> others =
                     events.stream().filter(other -> other != event).toList();
-            LocalDate without = SealantForecast.of(tire, climate, others, asOf).refreshBy();
-            long days = ChronoUnit.DAYS.between(without, all.refreshBy());
+            LocalDate eve = event.on().minusDays(1);
+            if (before != null) {
+                before = before.later(events, eve);
+            } else if (events.stream().anyMatch(other -> !other.on().isAfter(eve))) {
+                before = SealantForecast.of(tire, climate, events, eve);
+            }
+            SealantForecast without =
+                    before == null ? SealantForecast.of(tire, climate, others, asOf) : before.later(others, asOf);
+            long days = ChronoUnit.DAYS.between(without.refreshBy(), all.refreshBy());
             if (days != 0) {
-                moves.add(new Move(event, days));
+                moves.add(0, new Move(event, days));
             }
         }
         return moves;

@@ -37,12 +37,24 @@ final class LevelGrid {
 
     private static final double MOST_LEFT = 0.8;
 
+    /** By how far above nothing a level is: over so many nodes goes what may be left, so much to each (ratio). */
+    private static final int[] MAY_BE_LEFT = new int[LEVELS];
+
+    private static final double[] LEFT_AT_EACH = new double[LEVELS];
+
+    static {
+        for (int above = 0; above < LEVELS; above++) {
+            MAY_BE_LEFT[above] = 1 + (int) (MOST_LEFT * above);
+            LEFT_AT_EACH[above] = (1 - NOTHING_LEFT) / MAY_BE_LEFT[above];
+        }
+    }
+
     private final List<DippingStick> sticks;
 
     /** Standard deviations from the median of ln k, and what dries of it (ml per kPa day). */
-    private final double[] sigmas = new double[RATES];
+    private final double[] sigmas;
 
-    private final double[] perKpaDay = new double[RATES];
+    private final double[] perKpaDay;
 
     /** By stick; in each, level by level for the first rate, then for the next. */
     private double[][] mass;
@@ -54,12 +66,27 @@ final class LevelGrid {
 
     private LevelGrid(List<DippingStick> sticks, double medianPerKpaDay, double step) {
         this.sticks = sticks;
+        sigmas = new double[RATES];
+        perKpaDay = new double[RATES];
         this.step = Math.max(LEAST_STEP_ML, step);
         for (int rate = 0; rate < RATES; rate++) {
             sigmas[rate] = MOST_SIGMAS * (2.0 * rate / (RATES - 1) - 1);
             perKpaDay[rate] = medianPerKpaDay * Math.exp(DryingRate.SIGMA * sigmas[rate]);
         }
         mass = new double[sticks.size()][RATES * LEVELS];
+    }
+
+    private LevelGrid(LevelGrid other) {
+        sticks = other.sticks;
+        step = other.step;
+        perKpaDay = other.perKpaDay;
+        sigmas = other.sigmas;
+        mass = Arrays.stream(other.mass).map(double[]::clone).toArray(double[][]::new);
+    }
+
+    /** One that goes its own way from here. */
+    LevelGrid copy() {
+        return new LevelGrid(this);
     }
 
     /** @param medianPerKpaDay what dries at the median of k (ml per kPa day) */
@@ -91,7 +118,7 @@ final class LevelGrid {
                 }
             }
         }
-        grid.normalise();
+        grid.scale(1 / Arrays.stream(grid.mass).flatMapToDouble(Arrays::stream).sum());
         return grid;
     }
 
@@ -174,29 +201,28 @@ final class LevelGrid {
 
     /** About so much went (ml): an unknown amount around it. */
     void lose(double medianMl) {
-        double[][] into = new double[LEVELS][LEVELS];
+        int[][] node = new int[LEVELS][LOSSES.length];
+        double[][] part = new double[LEVELS][LOSSES.length];
         for (int level = 0; level < LEVELS; level++) {
             for (int i = 0; i < LOSSES.length; i++) {
                 double at = Math.max(0, level - medianMl * LOSSES[i] / step);
-                int node = Math.min(LAST - 1, (int) at);
-                into[level][node] += LOSS_WEIGHTS[i] * (1 - (at - node));
-                into[level][node + 1] += LOSS_WEIGHTS[i] * (at - node);
+                node[level][i] = Math.min(LAST - 1, (int) at);
+                part[level][i] = at - node[level][i];
             }
         }
+        double[][] lost = new double[mass.length][RATES * LEVELS];
         for (int stick = 0; stick < mass.length; stick++) {
-            double[] before = mass[stick];
-            double[] after = new double[before.length];
-            for (int cell = 0; cell < before.length; cell++) {
-                double[] to = into[cell % LEVELS];
-                int row = cell - cell % LEVELS;
-                // nothing goes up, but from the lowest node by no part at all
-                int last = before[cell] > 0 ? Math.max(1, cell % LEVELS) : -1;
-                for (int level = 0; level <= last; level++) {
-                    after[row + level] += before[cell] * to[level];
+            for (int cell = 0; cell < RATES * LEVELS; cell++) {
+                int level = cell % LEVELS;
+                for (int i = 0; mass[stick][cell] > 0 && i < LOSSES.length; i++) {
+                    double here = mass[stick][cell] * LOSS_WEIGHTS[i];
+                    int to = cell - level + node[level][i];
+                    lost[stick][to] += here * (1 - part[level][i]);
+                    lost[stick][to + 1] += here * part[level][i];
                 }
             }
-            mass[stick] = after;
         }
+        mass = lost;
     }
 
     /** Where a cell's mass goes: a level of the same rate, not below 0 and in any fraction (nodes). */
@@ -236,21 +262,22 @@ final class LevelGrid {
         double[] change = new double[LEVELS + 1];
         for (double[] table : mass) {
             for (int rate = 0; rate < RATES; rate++) {
-                int empty = Math.min(LAST, (int) Math.floor(perKpaDay[rate] * dried / step));
+                int empty = Math.min(LAST, (int) (perKpaDay[rate] * dried / step));
                 Arrays.fill(change, 0);
-                int row = rate * LEVELS;
-                for (int level = empty + 1; level < LEVELS; level++) {
-                    double lost = chance * table[row + level];
-                    int nodes = 1 + (int) Math.floor(MOST_LEFT * (level - empty));
-                    change[empty] += (1 - NOTHING_LEFT) * lost / nodes;
-                    change[empty + nodes] -= (1 - NOTHING_LEFT) * lost / nodes;
-                    table[row + level] -= lost;
-                    table[row + empty] += NOTHING_LEFT * lost;
+                int row = rate * LEVELS + empty;
+                double left = 0;
+                for (int above = 1; above < LEVELS - empty; above++) {
+                    double lost = chance * table[row + above];
+                    left += lost;
+                    change[MAY_BE_LEFT[above]] -= lost * LEFT_AT_EACH[above];
+                    change[0] += lost * LEFT_AT_EACH[above];
+                    table[row + above] -= lost;
                 }
+                table[row] += NOTHING_LEFT * left;
                 double sum = 0;
-                for (int level = empty; level < LEVELS; level++) {
-                    sum += change[level];
-                    table[row + level] += sum;
+                for (int above = 0; above < LEVELS - empty; above++) {
+                    sum += change[above];
+                    table[row + above] += sum;
                 }
             }
         }
@@ -264,16 +291,18 @@ final class LevelGrid {
      */
     void weigh(IntFunction<DoubleUnaryOperator> likelihoods, double dried) {
         Places places = new Places(dried);
+        double all = 0;
         for (int stick = 0; stick < mass.length; stick++) {
             double[] table = places.table(likelihoods.apply(stick));
             double[] here = mass[stick];
             for (int cell = 0; cell < here.length; cell++) {
                 if (here[cell] > 0) {
                     here[cell] *= places.in(table, cell);
+                    all += here[cell];
                 }
             }
         }
-        normalise();
+        scale(1 / all);
     }
 
     /** The mean of something that depends on the stick and on what is in the tire (ml). */
@@ -341,16 +370,10 @@ final class LevelGrid {
         return sum;
     }
 
-    private void normalise() {
-        double all = 0;
-        for (double[] table : mass) {
-            for (double cell : table) {
-                all += cell;
-            }
-        }
+    private void scale(double by) {
         for (double[] table : mass) {
             for (int cell = 0; cell < table.length; cell++) {
-                double share = table[cell] / all;
+                double share = table[cell] * by;
                 table[cell] = share < NEGLIGIBLE ? 0 : share;
             }
         }

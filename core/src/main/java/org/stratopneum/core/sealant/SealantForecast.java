@@ -135,6 +135,7 @@ public final class SealantForecast {
 
     private final Tire tire;
     private final DryingClimate climate;
+    private final boolean stickLearnt;
     private final List<DippingStick> sticks;
     private LevelGrid grid;
 
@@ -159,10 +160,29 @@ public final class SealantForecast {
     /** What the table adds up to whatever the stick, once all was taken in. */
     private double[] weight;
 
-    private SealantForecast(Tire tire, DryingClimate climate, List<SealantEvent> events) {
+    private SealantForecast(Tire tire, DryingClimate climate, boolean stickLearnt) {
         this.tire = tire;
         this.climate = climate;
-        this.sticks = DippingStick.all(tire.innerSurfaceCm2(), dippedRightAfterAFilling(events));
+        this.stickLearnt = stickLearnt;
+        this.sticks = DippingStick.all(tire.innerSurfaceCm2(), stickLearnt);
+    }
+
+    private SealantForecast(SealantForecast before) {
+        tire = before.tire;
+        climate = before.climate;
+        stickLearnt = before.stickLearnt;
+        sticks = before.sticks;
+        grid = before.grid.copy();
+        lastEvent = before.lastEvent;
+        lastSeenOrFilled = before.lastSeenOrFilled;
+        seenSinceStart = before.seenSinceStart;
+        seenSinceFilling = before.seenSinceFilling;
+        productKnown = before.productKnown;
+        startedOn = before.startedOn;
+        filledOn = before.filledOn;
+        renewedOn = before.renewedOn;
+        latestDip = before.latestDip;
+        dried = before.dried;
     }
 
     /**
@@ -171,25 +191,50 @@ public final class SealantForecast {
      * @throws IllegalArgumentException when nothing was in it by then
      */
     public static SealantForecast of(Tire tire, DryingClimate climate, List<SealantEvent> events, LocalDate asOf) {
-        List<SealantEvent> sorted = events.stream()
-                .filter(event -> !event.on().isAfter(asOf))
-                .sorted(Comparator.comparing(SealantEvent::on))
-                .toList();
+        List<SealantEvent> sorted = upTo(events, asOf);
         if (sorted.isEmpty() || !(sorted.get(0) instanceof SealantEvent.Start)) {
             throw new IllegalArgumentException(
                     "the first thing that happens to sealant is that it is filled in or found");
         }
-        SealantForecast forecast = new SealantForecast(tire, climate, sorted);
+        SealantForecast forecast = new SealantForecast(tire, climate, dippedRightAfterAFilling(sorted));
         forecast.lastEvent = sorted.get(0).on();
+        forecast.takeAll(sorted, asOf);
+        return forecast;
+    }
+
+    /**
+     * The forecast of a later day, or of the same: what it has in common with this one is not followed again.
+     *
+     * @param events those up to this one's day are the same as this one's, and came into it
+     * @param asOf not before the day of this one
+     */
+    public SealantForecast later(List<SealantEvent> events, LocalDate asOf) {
+        List<SealantEvent> sorted = upTo(events, asOf);
+        if (dippedRightAfterAFilling(sorted) != stickLearnt) {
+            return of(tire, climate, events, asOf);
+        }
+        SealantForecast later = new SealantForecast(this);
+        later.takeAll(
+                sorted.stream().filter(event -> event.on().isAfter(this.asOf)).toList(), asOf);
+        return later;
+    }
+
+    private static List<SealantEvent> upTo(List<SealantEvent> events, LocalDate asOf) {
+        return events.stream()
+                .filter(event -> !event.on().isAfter(asOf))
+                .sorted(Comparator.comparing(SealantEvent::on))
+                .toList();
+    }
+
+    private void takeAll(List<SealantEvent> sorted, LocalDate until) {
         List<List<SealantEvent>> groups = together(sorted);
         int latestDip = latestDip(groups);
         for (int i = 0; i < groups.size(); i++) {
-            forecast.take(groups.get(i), i == latestDip);
+            take(groups.get(i), i == latestDip);
         }
-        forecast.asOf = asOf;
-        forecast.driedByThen = forecast.dried + forecast.deficit(forecast.lastEvent, asOf);
-        forecast.weight = forecast.grid.summed();
-        return forecast;
+        asOf = until;
+        driedByThen = dried + deficit(lastEvent, until);
+        weight = grid.summed();
     }
 
     /** Whether the stick was held into a known filling. */
@@ -313,7 +358,7 @@ public final class SealantForecast {
         }
         mayHaveLost();
         if (read != null) {
-            grid.weigh(stick -> ml -> sticks.get(stick).likelihood(read, ml, tire.depths), dried);
+            grid.weigh(stick -> sticks.get(stick).likelihood(read, tire.depths), dried);
         }
         for (SealantEvent event : seen) {
             if (event instanceof SealantEvent.Heard heard) {
@@ -337,7 +382,7 @@ public final class SealantForecast {
     private LatestDip against(DippingStick.Reading read) {
         weight = grid.summed();
         double expected = spread(cell -> grid.volume(cell, dried)).p50();
-        double noMore = grid.mean(stick -> ml -> sticks.get(stick).chanceOfNoMore(read, ml, tire.depths), dried);
+        double noMore = grid.mean(stick -> sticks.get(stick).chanceOfNoMore(read, tire.depths), dried);
         double says =
                 tire.pool.volumeMl(Math.min(read.meanMm(), tire.pool.depths().maximum()));
         return new LatestDip(lastEvent, read.meanMm(), read.count(), expected, says, noMore);

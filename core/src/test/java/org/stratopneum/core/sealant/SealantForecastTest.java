@@ -9,6 +9,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -341,6 +342,40 @@ class SealantForecastTest {
     }
 
     /** In the order in which they happened: a dip before a top-up of the same day saw what was there before it. */
+    @Test
+    void aLaterDayGoesOnFromAnEarlierOneAsIfAllWereFollowedAgain() {
+        List<String> words = List.of("12", "18.5", "0", "slosh", "puncture", "more", "other", "fill", "dry");
+        Random random = new Random(26);
+        for (int log = 0; log < 20; log++) {
+            List<SealantEvent> events = new ArrayList<>(List.of(event("0: fill")));
+            int on = 0;
+            while (events.size() < 9) {
+                // often the same day once more, and often right after a filling, where a dip teaches the stick
+                on += random.nextInt(3) == 0 ? 0 : 1 + random.nextInt(20);
+                events.add(event(on + ": " + words.get(random.nextInt(words.size()))));
+            }
+            LocalDate asOf = day(on + random.nextInt(30));
+            SealantForecast whole = SealantForecast.of(tire(WIDE), MILD, events, asOf);
+            for (int cut = 0; cut <= on; cut += 7) {
+                SealantForecast later =
+                        SealantForecast.of(tire(WIDE), MILD, events, day(cut)).later(events, asOf);
+                assertThat(told(later)).as("%s, cut on day %d", events, cut).isEqualTo(told(whole));
+            }
+        }
+    }
+
+    private static List<Object> told(SealantForecast forecast) {
+        return List.of(
+                forecast.volumeMl(),
+                forecast.rateFactor(),
+                forecast.stickBiasMm(),
+                forecast.latestDip(),
+                forecast.checkBy(),
+                forecast.refreshBy(),
+                forecast.renewedOn(),
+                forecast.isUnknown());
+    }
+
     @Test
     void aDipBeforeATopUpOfTheSameDaySawTheOldLevel() {
         SealantForecast first = of("0: fill, 60: 10, 60: more", 60);

@@ -171,11 +171,11 @@ public class SealantDues {
                         record.events(),
                         String.valueOf(record.family()),
                         String.valueOf(serviced)),
-                () -> new SealantToday(
+                () -> SealantToday.of(
+                        asked.today,
                         SealantLooks.of(
                                 liquid.wheelId(), liquid.care().schedule(), forecast.get(), serviced, asked.today),
-                        forecast.get().volumeMl(),
-                        forecast.get().isUnknown()));
+                        forecast.get()));
         return new SealantState(
                 today,
                 forecast,

@@ -1,6 +1,7 @@
 package org.stratopneum.web.sealant;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -43,7 +44,10 @@ public record SealantState(
 
     /** How likely it is that it is too little on a day to come, or is already (ratio). */
     public double chanceTooLittle(LocalDate on) {
-        return forecast.get().chanceTooLittle(on);
+        long days = ChronoUnit.DAYS.between(today.on(), on);
+        return days < today.tooLittle().size()
+                ? today.tooLittle().get((int) days)
+                : forecast.get().chanceTooLittle(on);
     }
 
     /** What goes in today, in whole steps of 5 (ml). */

@@ -145,7 +145,7 @@ final class WheelSealant {
                 if (record.events().stream()
                         .anyMatch(event ->
                                 event.on().isAfter(before) && !event.on().isAfter(day))) {
-                    then = on(day, record, climate).orElseThrow();
+                    then = then.later(record.events(), day);
                     known = day;
                 }
                 curve.add(new SealantChart.Expected(day, then.volumeMl(day)));
