@@ -178,24 +178,18 @@ public final class SectionDrawing {
 
     private void tread() {
         double size = Math.min(4.2, arc / 6.5);
+        StringBuilder blocks = new StringBuilder();
         for (int i = -5; i <= 5; i++) {
             double angle = 180 - i * 11.6;
             Svg.Point a = Svg.polar(x(0), y(centre), (arc - 0.6) * scale, angle - Math.toDegrees(size / 2 / arc));
             Svg.Point b = Svg.polar(x(0), y(centre), (arc - 0.6) * scale, angle + Math.toDegrees(size / 2 / arc));
             Svg.Point c = Svg.polar(x(0), y(centre), (arc + KNOB) * scale, angle + Math.toDegrees(size / 2 / arc));
             Svg.Point d = Svg.polar(x(0), y(centre), (arc + KNOB) * scale, angle - Math.toDegrees(size / 2 / arc));
-            svg.path(
-                    "rubber",
+            blocks.append(Svg.of(
                     "M%.1f %.1fL%.1f %.1fL%.1f %.1fL%.1f %.1fZ",
-                    a.x(),
-                    a.y(),
-                    b.x(),
-                    b.y(),
-                    c.x(),
-                    c.y(),
-                    d.x(),
-                    d.y());
+                    a.x(), a.y(), b.x(), b.y(), c.x(), c.y(), d.x(), d.y()));
         }
+        svg.path("rubber", blocks.toString());
     }
 
     /** The true arc from above the edges of the rim downwards; from there to the beads by eye. */

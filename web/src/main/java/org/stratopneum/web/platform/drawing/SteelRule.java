@@ -173,17 +173,15 @@ public final class SteelRule {
             int parts = large * perUnit / (to - from) * width > 80 ? 10 : 5;
             long first = (long) Math.ceil(from / perUnit / large * parts);
             long last = (long) Math.floor(to / perUnit / large * parts);
+            StringBuilder between = new StringBuilder();
+            StringBuilder numbered = new StringBuilder();
             for (long i = first; i <= last; i++) {
                 double value = i * large / parts;
                 double at = x(value * perUnit);
                 boolean named = i % parts == 0;
                 double length = named ? upper ? 15 : 12 : i * 2 % parts == 0 ? 9 : 5;
-                svg.line(
-                        named ? "l" : "gr",
-                        at,
-                        upper ? TOP : TOP + HEIGHT,
-                        at,
-                        upper ? TOP + length : TOP + HEIGHT - length);
+                (named ? numbered : between)
+                        .append(Svg.of("M%.1f %.1fv%.1f", at, upper ? TOP : TOP + HEIGHT, upper ? length : -length));
                 if (named) {
                     svg.text(
                             (upper ? "num" : "num2") + (inRange(value * perUnit) ? " in" : ""),
@@ -193,6 +191,7 @@ public final class SteelRule {
                             Numbers.fixed(value, decimals));
                 }
             }
+            svg.path("gr", between.toString()).path("l", numbered.toString());
         }
 
         private boolean inRange(double value) {

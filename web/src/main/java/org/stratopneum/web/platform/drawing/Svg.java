@@ -26,7 +26,8 @@ final class Svg {
      * Text of a path or an attribute. Pages hold thousands of these numbers, and {@link String#format} reads its format anew
      * for each.
      *
-     * @param format with {@code %.1f} and {@code %.0f} for numbers, and {@code %s} for anything else
+     * @param format with {@code %.1f} for numbers, which have no tenth that is nought, {@code %.0f} for whole ones, and
+     *     {@code %s} for anything else
      */
     static String of(String format, Object... values) {
         StringBuilder text = new StringBuilder();
@@ -53,7 +54,10 @@ final class Svg {
             return;
         }
         long size = Math.abs(rounded);
-        text.append(rounded < 0 ? "-" : "").append(size / TENTHS).append('.').append(size % TENTHS);
+        text.append(rounded < 0 ? "-" : "").append(size / TENTHS);
+        if (size % TENTHS != 0) {
+            text.append('.').append(size % TENTHS);
+        }
     }
 
     /** The path of an arc. */
@@ -101,6 +105,11 @@ final class Svg {
 
     Svg line(String css, double x1, double y1, double x2, double y2) {
         return path(css, "M%.1f %.1fL%.1f %.1f", x1, y1, x2, y2);
+    }
+
+    /** The path of a line. */
+    static String straight(Point from, Point to) {
+        return of("M%.1f %.1fL%.1f %.1f", from.x, from.y, to.x, to.y);
     }
 
     Svg circle(String css, double cx, double cy, double radius) {

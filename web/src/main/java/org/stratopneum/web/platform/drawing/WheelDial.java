@@ -140,7 +140,7 @@ public record WheelDial(
         }
         Svg.Point from = Svg.polar(cx, cy, inner, levelAt(liquid.leastMl));
         Svg.Point to = Svg.polar(cx, cy, inner - 12, levelAt(liquid.leastMl));
-        svg.line("l", from.x(), from.y(), to.x(), to.y());
+        svg.path("l", Svg.straight(from, to));
     }
 
     private static double levelAt(double ml) {
@@ -167,11 +167,13 @@ public record WheelDial(
         svg.path("range-w", Svg.sector(cx, cy, HUB, range, angle(low), angle(high)))
                 .path("range", Svg.sector(cx, cy, range, edge, angle(low), angle(high)));
         double step = step();
+        StringBuilder graduations = new StringBuilder();
         for (double at = Math.ceil(target * GRADUATED_FROM / step) * step; at <= target * GRADUATED_TO; at += step) {
             Svg.Point from = Svg.polar(cx, cy, edge, angle(at));
             Svg.Point to = Svg.polar(cx, cy, range - 1, angle(at));
-            svg.line("gr", from.x(), from.y(), to.x(), to.y());
+            graduations.append(Svg.straight(from, to));
         }
+        svg.path("gr", graduations.toString());
         svg.path("centre", "M%.1f %.1fV%.1f", cx, cy - HUB - 1, cy - outer - 5);
         if (needle != null) {
             svg.path(
@@ -179,7 +181,7 @@ public record WheelDial(
                     Svg.sector(cx, cy, HUB, range - 3, angle(needle.low), angle(needle.high)));
             Svg.Point from = Svg.polar(cx, cy, HUB, angle(needle.at));
             Svg.Point to = Svg.polar(cx, cy, edge, angle(needle.at));
-            svg.line("needle st-" + needle.state, from.x(), from.y(), to.x(), to.y());
+            svg.path("needle st-" + needle.state, Svg.straight(from, to));
         }
     }
 
