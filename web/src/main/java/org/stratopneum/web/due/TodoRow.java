@@ -24,4 +24,10 @@ public record TodoRow(
         String flag,
         String tone,
         boolean canDo,
-        boolean canSkip) {}
+        boolean canSkip) {
+
+    /** The matters as one value of a form, which takes commas for the ends of many. */
+    public String key() {
+        return String.join(",", keys);
+    }
+}
