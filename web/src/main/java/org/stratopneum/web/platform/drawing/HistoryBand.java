@@ -211,9 +211,27 @@ public record HistoryBand(
         return List.copyOf(points);
     }
 
+    /** Bars as one path. */
+    public String path(List<Bar> bars) {
+        return bars.stream()
+                .map(bar -> Svg.of("M%.1f %.1fh%.1fv%.1fh%.1fz", bar.x, bar.y, bar.width, bar.height, -bar.width))
+                .collect(Collectors.joining());
+    }
+
+    /**
+     * The same shape at each of some points, as one path.
+     *
+     * @param shape a path that goes on from the point
+     */
+    public String path(List<Point> points, String shape) {
+        return points.stream()
+                .map(point -> Svg.of("M%.1f %.1f", point.x, point.y) + shape)
+                .collect(Collectors.joining());
+    }
+
     /** What lies on the same place says the last of it. */
     private static List<Spot> spots(Drawn drawn, Along along, ZoneId zone) {
-        Map<Point, Spot> spots = new TreeMap<>(Comparator.comparing(Point::x).thenComparing(Point::y));
+        Map<Point, Mark> spots = new TreeMap<>(Comparator.comparing(Point::x).thenComparing(Point::y));
         for (Lane lane : List.of(
                 new Lane(drawn.rides, RIDES),
                 new Lane(drawn.found, READINGS),
@@ -224,13 +242,17 @@ public record HistoryBand(
                 new Lane(drawn.treads, TREAD))) {
             for (Mark mark : lane.marks) {
                 if (along.has(mark.at)) {
-                    Point place = new Point(Math.rint(along.x(mark.at) / SPOT) * SPOT, lane.top + HEIGHT / 2);
-                    LocalDate day = LocalDate.ofInstant(mark.at, zone);
-                    spots.put(place, new Spot(place.x, place.y, DateText.date(day) + ": " + mark.said, day));
+                    spots.put(new Point(Math.rint(along.x(mark.at) / SPOT) * SPOT, lane.top + HEIGHT / 2), mark);
                 }
             }
         }
-        return List.copyOf(spots.values());
+        return spots.entrySet().stream()
+                .map(spot -> {
+                    LocalDate day = LocalDate.ofInstant(spot.getValue().at, zone);
+                    String said = DateText.date(day) + ": " + spot.getValue().said;
+                    return new Spot(spot.getKey().x, spot.getKey().y, said, day);
+                })
+                .toList();
     }
 
     private record Lane(List<Mark> marks, double top) {}
@@ -238,7 +260,7 @@ public record HistoryBand(
     /** The spots for the module that shows them: place, day and words of each on a line. */
     public String spotLines() {
         return spots.stream()
-                .map(spot -> "%d;%d;%s;%s".formatted(Math.round(spot.x), Math.round(spot.y), spot.day, spot.said))
+                .map(spot -> Math.round(spot.x) + ";" + Math.round(spot.y) + ";" + spot.day + ";" + spot.said)
                 .collect(Collectors.joining("\n"));
     }
 
