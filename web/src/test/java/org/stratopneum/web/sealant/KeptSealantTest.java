@@ -31,8 +31,9 @@ import org.stratopneum.web.support.TestRider;
 @ExtendWith(RunningApplication.class)
 class KeptSealantTest {
 
-    private static final String POISON =
-            "{\"due\":[],\"volumeMl\":{\"p10\":-1,\"p50\":-1,\"p90\":-1},\"unknown\":false}";
+    private static final String POISON = """
+            {"on": "2026-01-01", "due": [], "volumeMl": {"p10": -1, "p50": -1, "p90": -1}, "unknown": false,
+             "tooLittle": []}""";
 
     private final JdbcTemplate jdbc;
     private final Logbook logbook;

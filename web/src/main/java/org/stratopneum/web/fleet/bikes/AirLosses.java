@@ -83,7 +83,7 @@ public class AirLosses {
         Map<UUID, LossNow> losses = new HashMap<>();
         List<BikeState> changed = new ArrayList<>();
         for (BikeState bike : bikes) {
-            List<Object> from = madeFrom(bike, marks, warmths, now);
+            List<String> from = madeFrom(bike, marks, warmths, now);
             List<UUID> own = fitted(bike).map(WheelState::wheelId).toList();
             Map<UUID, LossNow> known = new HashMap<>();
             own.forEach(wheel -> kept.find(wheel, from).ifPresent(loss -> known.put(wheel, loss)));
@@ -95,7 +95,7 @@ public class AirLosses {
         }
         of(changed, rider, now).forEach((wheel, loss) -> losses.put(wheel, loss.now()));
         changed.forEach(bike -> {
-            List<Object> from = madeFrom(bike, marks, warmths, now);
+            List<String> from = madeFrom(bike, marks, warmths, now);
             fitted(bike).forEach(wheel -> kept.put(wheel.wheelId(), from, losses.get(wheel.wheelId())));
         });
         kept.keep();
@@ -103,19 +103,19 @@ public class AirLosses {
     }
 
     /** Of both wheels together: each tells of the gauge that the other is read with. */
-    private static List<Object> madeFrom(
+    private static List<String> madeFrom(
             BikeState bike, Map<UUID, ReadingsMapper.Mark> marks, Warmths warmths, Instant now) {
         List<Object> from = new ArrayList<>();
-        from.add(String.valueOf(bike.home()));
+        from.add(bike.home());
         from.add(warmths.known(bike.home()));
         states(bike).forEach(wheel -> {
             from.add(wheel.wheelId());
-            from.add(String.valueOf(marks.get(wheel.wheelId())));
+            from.add(marks.get(wheel.wheelId()));
             from.add(wheel.tire());
             from.add(
                     wheel.tire().map(tire -> tire.since().isAfter(settled(now))).orElse(false));
         });
-        return from;
+        return List.of(KeptResults.digest(from));
     }
 
     /** A tubeless tire that went on after this is in its first fortnight. */

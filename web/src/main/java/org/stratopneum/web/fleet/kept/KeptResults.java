@@ -76,11 +76,7 @@ public class KeptResults {
     }
 
     private static byte[] digest(MessageDigest digest, List<?> given) {
-        for (Object one : given) {
-            digest.update(String.valueOf(one).getBytes(StandardCharsets.UTF_8));
-            digest.update((byte) 0);
-        }
-        return digest.digest();
+        return digest.digest(TellingText.of(given).getBytes(StandardCharsets.UTF_8));
     }
 
     /** Results of one matter. */
