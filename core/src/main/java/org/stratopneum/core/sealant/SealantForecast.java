@@ -160,6 +160,11 @@ public final class SealantForecast {
     /** What the table adds up to whatever the stick, once all was taken in. */
     private double[] weight;
 
+    /** When each cell will be too little, and the cells in that order, once they are asked for. */
+    private double[] crossings;
+
+    private int[] crossingsInOrder;
+
     private SealantForecast(Tire tire, DryingClimate climate, boolean stickLearnt) {
         this.tire = tire;
         this.climate = climate;
@@ -497,9 +502,12 @@ public final class SealantForecast {
     }
 
     private LocalDate tooLittle(double probability) {
-        double[] crossing = new double[weight.length];
-        Arrays.setAll(crossing, this::crossing);
-        double deficit = quantile(crossing, order(crossing), probability);
+        if (crossings == null) {
+            crossings = new double[weight.length];
+            Arrays.setAll(crossings, this::crossing);
+            crossingsInOrder = order(crossings);
+        }
+        double deficit = quantile(crossings, crossingsInOrder, probability);
         LocalDate latest = filledOn.plusMonths(LONGEST_MONTHS);
         LocalDate at = lastEvent;
         double sum = 0;
