@@ -1,0 +1,82 @@
+package org.stratopneum.bench.season.riders;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.stratopneum.core.pressure.Casing;
+import org.stratopneum.core.pressure.Ground;
+import org.stratopneum.core.pressure.GroundMix;
+import org.stratopneum.core.sealant.DryingClimate;
+import org.stratopneum.core.tire.TireOnRim;
+
+/** A shed with bikes, as somebody sees it who has a gauge, a stick and a thumb; each look and each work takes its minutes. */
+public interface Shed {
+
+    /**
+     * A wheel as its owner knows it.
+     *
+     * @param bike number of the bike, from 0
+     * @param loadKg what stands on it, as the owner believes
+     * @param mostKpa the lower of what is printed on tire and rim
+     */
+    record Wheel(
+            UUID id,
+            int bike,
+            boolean rear,
+            TireOnRim tire,
+            Casing casing,
+            double loadKg,
+            double mostKpa,
+            GroundMix usual) {}
+
+    /** A ride of a day: which bike, how far, on what. */
+    record Ride(int bike, double km, Ground ground) {}
+
+    /** What a search came to: minutes are counted. */
+    enum Search {
+        FOUND,
+        NOTHING
+    }
+
+    /** In which order somebody looks for a leak. */
+    enum Order {
+        ANY,
+        TRADE,
+        FINDER
+    }
+
+    /** How a wheel felt on the ride. */
+    enum Felt {
+        SOFT,
+        RIGHT,
+        HARD,
+        STRUCK
+    }
+
+    LocalDate today();
+
+    /** How warm the wheels are, as a thermometer shows it (C). */
+    double celsius();
+
+    /** The air where the wheels stand: past days as a weather service knows them, days to come as they usually are. */
+    DryingClimate air();
+
+    List<Wheel> wheels();
+
+    /** What the gauge shows (kPa). */
+    double read(Wheel wheel);
+
+    /** Pumps or lets out until the gauge shows so much (kPa). */
+    void pump(Wheel wheel, double kpa);
+
+    /** What a thumb takes it for (kPa). */
+    double thumb(Wheel wheel);
+
+    /** How deep the stick comes out wet (mm). */
+    double dip(Wheel wheel);
+
+    /** Sealant goes in, over what is left (ml). */
+    void pour(Wheel wheel, double ml);
+
+    Search search(Wheel wheel, Order order);
+}

@@ -1,0 +1,32 @@
+package org.stratopneum.bench.season.truth;
+
+/** What is counted of a year. */
+public enum Figure {
+    KM("ridden (km)"),
+    SOFT_KM("too soft (km)"),
+    HARD_KM("too hard (km)"),
+    STRIKES("rim strikes"),
+    BURPS("burps"),
+    DRY_KM("with too little sealant (km)"),
+    FLATS("flats outdoors"),
+    MINUTES("minutes at the bench"),
+    TRIPS("trips to the shed"),
+    SEALANT_ML("sealant (ml)"),
+    DIPS("dips asked"),
+    READINGS("readings asked"),
+    SEARCHES("searches for a leak"),
+    FALSE_ALARMS("of them for nothing"),
+    LEAK_DAYS("days that a leak went unmended"),
+    WRONG_REPAIRS("wrong repairs"),
+    OVER_LIMIT("set over the limit");
+
+    private final String said;
+
+    Figure(String said) {
+        this.said = said;
+    }
+
+    public String said() {
+        return said;
+    }
+}

@@ -1,0 +1,181 @@
+package org.stratopneum.bench.season.truth;
+
+import java.util.Random;
+import org.stratopneum.core.pressure.Casing;
+import org.stratopneum.core.pressure.Ground;
+import org.stratopneum.core.tire.LiquidPool;
+import org.stratopneum.core.tire.TireSection;
+
+/** A tubeless wheel as it really is. Riders know its {@link Printed} alone. */
+public final class RealWheel {
+
+    /** Softer or harder than the best by more than this it rides badly (ratios of the best; our judgement). */
+    private static final double SOFT = 0.88;
+
+    private static final double HARD = 1.14;
+
+    /** A rider bears so many rim strikes (for each km; our judgement: one in a hundred). */
+    private static final double BORNE_PER_KM = 0.01;
+
+    private static final double SQUASH = 0.15;
+    private static final double EMPTY_KPA = 15;
+
+    /** What is printed on it, and what its limits are. */
+    public record Printed(TireSection section, Casing casing, double loadKg, double mostKpa) {}
+
+    private final Printed printed;
+    private final Contact contact;
+    private final LiquidPool pool;
+    private final double mostMl;
+    private final Liquid liquid;
+    private final Air air = new Air();
+    private final double perDay;
+    private final double taste;
+    private final Random random;
+    private double leak;
+
+    /** @param taste what suits the rider against the usual (ratio of the pressure) */
+    RealWheel(Printed printed, double taste, Random random) {
+        this.printed = printed;
+        this.taste = taste;
+        this.random = random;
+        contact = new Contact(
+                printed.section,
+                switch (printed.casing) {
+                    case LIGHT -> 0.8;
+                    case STANDARD -> 1;
+                    case HEAVY -> 1.5;
+                });
+        pool = LiquidPool.in(printed.section);
+        mostMl = pool.volumeMl(pool.depths().maximum());
+        double casing = printed.casing == Casing.HEAVY ? 0.85 : printed.casing == Casing.LIGHT ? 1.25 : 1;
+        liquid = new Liquid(
+                printed.section.innerSurfaceCm2(),
+                0.02 * random.nextDouble(),
+                casing * Math.exp(0.45 * random.nextGaussian()));
+        perDay = 0.010 * Math.exp(0.5 * random.nextGaussian());
+    }
+
+    public Printed printed() {
+        return printed;
+    }
+
+    /** The best pressure on some ground, as it rides (kPa). */
+    double best(Ground ground) {
+        Terrain terrain = Terrain.of(ground);
+        double suits = taste * terrain.comfort() * contact.pressureAt(printed.loadKg, SQUASH);
+        double fromM = terrain.edgeM() * Math.max(0, Math.log(terrain.edgesPerKm() / BORNE_PER_KM));
+        return Math.min(printed.mostKpa, Math.max(suits, contact.wantedFor(printed.loadKg, fromM)));
+    }
+
+    /** How a pressure is to ride on some ground: -1 too soft, 0 right, 1 too hard. */
+    int side(double kpa, Ground ground) {
+        double best = best(ground);
+        return kpa < SOFT * best ? -1 : kpa > HARD * best ? 1 : 0;
+    }
+
+    double gauge(double celsius) {
+        return air.gauge(celsius);
+    }
+
+    void pump(double kpa, double celsius) {
+        air.set(kpa, celsius);
+    }
+
+    void pour(double ml) {
+        liquid.pour(ml);
+    }
+
+    /** Depth of the pool at the bottom (mm). */
+    double depthMm() {
+        return liquid.pool() <= 0 ? 0 : pool.depthMm(Math.min(liquid.pool(), mostMl));
+    }
+
+    boolean closesHoles() {
+        return liquid.closesHoles();
+    }
+
+    double flowing() {
+        return liquid.flowing();
+    }
+
+    boolean leaks() {
+        return leak > 0;
+    }
+
+    void mended() {
+        leak = 0;
+    }
+
+    private void beginsToLeak(double median) {
+        leak += median * Math.exp(0.7 * random.nextGaussian());
+    }
+
+    /** A day in the shed or the room. */
+    void stands(double celsius, double humidity) {
+        liquid.dry(celsius, humidity);
+        air.day(celsius, perDay, leak);
+        // valve cores clog, tape lifts: twice in five years
+        if (random.nextDouble() < 0.4 / Climate.DAYS) {
+            beginsToLeak(0.08);
+        }
+    }
+
+    /**
+     * What a way did to it.
+     *
+     * @param strikes of the rim, {@code burps} of the bead
+     * @param flat whether it lies flat now
+     */
+    record Ridden(int strikes, int burps, boolean flat) {}
+
+    /** Rides on; at the end it is as it then is. */
+    Ridden ride(double km, Ground ground, double celsius) {
+        Terrain terrain = Terrain.of(ground);
+        double kpa = gauge(celsius);
+        int strikes = poisson(terrain.strikes(km, contact.strikesFromM(printed.loadKg, kpa)));
+        int burps = poisson(km * terrain.cornersPerKm() * Math.exp(-kpa / (0.25 * best(ground))));
+        for (int i = 0; i < burps; i++) {
+            air.burp(0.2 + 0.3 * random.nextDouble());
+            liquid.lose(15 * random.nextDouble());
+            if (random.nextDouble() < 0.15) {
+                beginsToLeak(0.10);
+            }
+        }
+        for (int i = 0; i < strikes; i++) {
+            if (random.nextDouble() < 0.04) {
+                beginsToLeak(0.12);
+            }
+        }
+        int thorns = poisson(km * terrain.thornsPerKm());
+        for (int i = 0; i < thorns; i++) {
+            pierced();
+        }
+        return new Ridden(strikes, burps, gauge(celsius) < EMPTY_KPA);
+    }
+
+    /** Where there is enough liquid most holes close, and take some of it with them. */
+    private void pierced() {
+        double large = random.nextDouble();
+        boolean closes = closesHoles() ? large < 0.9 : flowing() > 0 && large < 0.3;
+        liquid.lose((closes ? 8 : 20) * Math.exp(0.7 * random.nextGaussian()));
+        if (closes) {
+            air.burp(0.15 * random.nextDouble());
+            if (random.nextDouble() < 0.1) {
+                beginsToLeak(0.08);
+            }
+        } else {
+            air.burp(1);
+            beginsToLeak(1.5);
+        }
+    }
+
+    /** Exponential gaps that fit into the mean. */
+    private int poisson(double mean) {
+        int count = 0;
+        for (double at = -Math.log(1 - random.nextDouble()); at < mean; at -= Math.log(1 - random.nextDouble())) {
+            count++;
+        }
+        return count;
+    }
+}

@@ -1,0 +1,245 @@
+package org.stratopneum.bench.season.truth;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import org.stratopneum.bench.season.riders.Rider;
+import org.stratopneum.bench.season.riders.Shed;
+import org.stratopneum.core.diagnosis.AirSystem;
+import org.stratopneum.core.diagnosis.Cause;
+import org.stratopneum.core.diagnosis.LeakModel;
+import org.stratopneum.core.diagnosis.Trial;
+import org.stratopneum.core.sealant.DoseSchool;
+import org.stratopneum.core.sealant.DryingClimate;
+import org.stratopneum.core.sealant.SealantDose;
+import org.stratopneum.core.sealant.VapourDeficit;
+
+/** One rider's year, day by day: what they do in the shed, what the ways do to the wheels, and what comes of it. */
+public final class Year implements Shed {
+
+    private static final LocalDate FIRST = LocalDate.of(2026, 1, 1);
+
+    /** What each look and work takes (min; our judgement). */
+    private static final double READING = 1;
+
+    private static final double PUMPING = 2;
+    private static final double THUMB = 0.2;
+    private static final double DIPPING = 7;
+    private static final double POURING = 12;
+    private static final double MENDING_A_FLAT = 20;
+    private static final double TO_THE_SHED = 5;
+    private static final double IN_VAIN = 25;
+
+    /** A ride is felt in so many parts. */
+    private static final int PARTS = 4;
+
+    private static final double OVER = 1.005;
+
+    /** The finder believes the table; the world is not quite as it says. */
+    private static final LeakModel TABLE = LeakModel.of(AirSystem.TUBELESS);
+
+    private static final Trial.World WORLD = new Trial.World(0.1, 0.1, 0.05, 0.05, 0.05);
+
+    private final Home home;
+    private final Rider rider;
+    private final Random random;
+    private final LeakModel truth;
+    private final Trial.Finder finder = new Trial.Finder(TABLE);
+    private final Map<Shed.Wheel, RealWheel> real = new LinkedHashMap<>();
+    private final Map<Figure, Double> counted = new EnumMap<>(Figure.class);
+    private int day;
+    private boolean riding;
+    private boolean inShed;
+
+    private Year(Home home, Rider rider) {
+        this.home = home;
+        this.rider = rider;
+        random = home.chance();
+        truth = TABLE.shaken(random, 0.3, 0.3);
+        for (Figure figure : Figure.values()) {
+            counted.put(figure, 0.0);
+        }
+        home.wheels().forEach(wheel -> real.put(wheel, home.real(wheel)));
+    }
+
+    /** What it came to. */
+    public static Map<Figure, Double> of(Home home, Rider rider) {
+        Year year = new Year(home, rider);
+        year.pass();
+        return year.counted;
+    }
+
+    private void pass() {
+        real.forEach((wheel, own) -> {
+            own.pour(SealantDose.of(wheel.tire().section(), DoseSchool.STANDARD, SealantDose.Extras.NONE)
+                    .exactMl());
+            own.pump(0.8 * wheel.mostKpa() * (0.5 + 0.4 * random.nextDouble()), celsius());
+        });
+        rider.begin(this);
+        for (day = 0; day < Climate.DAYS; day++) {
+            Ride ride = home.ride(day);
+            if (ride != null) {
+                riding = true;
+                rider.before(this, ride);
+                riding = false;
+                rides(ride);
+            }
+            rider.evening(this);
+            if (inShed) {
+                count(Figure.TRIPS, 1);
+                count(Figure.MINUTES, TO_THE_SHED);
+                inShed = false;
+            }
+            real.values().forEach(wheel -> {
+                count(Figure.LEAK_DAYS, wheel.leaks() ? 1 : 0);
+                wheel.stands(celsius(), home.climate.storedHumidity(day, home.room));
+            });
+        }
+    }
+
+    private void rides(Ride ride) {
+        count(Figure.KM, ride.km());
+        Map<Shed.Wheel, Felt> felt = new HashMap<>();
+        List<Shed.Wheel> flat = new ArrayList<>();
+        double celsius = home.climate.outdoorsC(day);
+        real.forEach((seen, wheel) -> {
+            if (seen.bike() == ride.bike()) {
+                felt.put(seen, rides(seen, wheel, ride, celsius, flat));
+            }
+        });
+        flat.forEach(seen -> {
+            count(Figure.MINUTES, MENDING_A_FLAT);
+            real.get(seen).mended();
+        });
+        rider.after(this, ride, felt, flat);
+    }
+
+    private Felt rides(Shed.Wheel seen, RealWheel wheel, Ride ride, double celsius, List<Shed.Wheel> flat) {
+        double part = ride.km() / PARTS;
+        int sides = 0;
+        boolean struck = false;
+        for (int i = 0; i < PARTS; i++) {
+            // each wheel counts half of the way
+            int side = wheel.side(wheel.gauge(celsius), ride.ground());
+            count(side < 0 ? Figure.SOFT_KM : Figure.HARD_KM, side == 0 ? 0 : part / 2);
+            count(Figure.DRY_KM, wheel.closesHoles() ? 0 : part / 2);
+            sides += side;
+            RealWheel.Ridden ridden = wheel.ride(part, ride.ground(), celsius);
+            count(Figure.STRIKES, ridden.strikes());
+            count(Figure.BURPS, ridden.burps());
+            struck |= ridden.strikes() + ridden.burps() > 0;
+            if (ridden.flat()) {
+                count(Figure.FLATS, 1);
+                wheel.pump(0.9 * wheel.best(ride.ground()), celsius);
+                flat.add(seen);
+            }
+        }
+        return struck ? Felt.STRUCK : sides < 0 ? Felt.SOFT : sides > 0 ? Felt.HARD : Felt.RIGHT;
+    }
+
+    private void count(Figure figure, double more) {
+        counted.merge(figure, more, Double::sum);
+    }
+
+    /** Work in the shed takes its time; before a ride one is there anyway. */
+    private void takes(double minutes) {
+        count(Figure.MINUTES, minutes);
+        inShed |= !riding;
+    }
+
+    @Override
+    public LocalDate today() {
+        return FIRST.plusDays(day);
+    }
+
+    @Override
+    public double celsius() {
+        return home.climate.storedC(day, home.room);
+    }
+
+    @Override
+    public DryingClimate air() {
+        return on -> {
+            long at = on.toEpochDay() - FIRST.toEpochDay();
+            Climate known = at >= 0 && at <= day ? home.climate : home.otherYear;
+            int of = Math.floorMod(at, Climate.DAYS);
+            return VapourDeficit.kpa(known.storedC(of, home.room), known.storedHumidity(of, home.room));
+        };
+    }
+
+    @Override
+    public List<Shed.Wheel> wheels() {
+        return home.wheels();
+    }
+
+    @Override
+    public double read(Shed.Wheel wheel) {
+        takes(READING);
+        count(Figure.READINGS, 1);
+        return shown(wheel);
+    }
+
+    private double shown(Shed.Wheel wheel) {
+        double kpa = real.get(wheel).gauge(celsius());
+        double noise = Math.max(2, 0.008 * kpa) * random.nextGaussian();
+        return Math.max(0, home.gaugeScale * kpa + (kpa > 0 ? home.gaugeOff + noise : 0));
+    }
+
+    @Override
+    public void pump(Shed.Wheel wheel, double kpa) {
+        takes(PUMPING);
+        count(Figure.OVER_LIMIT, kpa > OVER * wheel.mostKpa() ? 1 : 0);
+        double noise = Math.max(2, 0.008 * kpa) * random.nextGaussian();
+        real.get(wheel).pump(Math.max(0, (kpa - home.gaugeOff - noise) / home.gaugeScale), celsius());
+    }
+
+    @Override
+    public double thumb(Shed.Wheel wheel) {
+        takes(THUMB);
+        return real.get(wheel).gauge(celsius()) * Math.exp(0.18 * random.nextGaussian());
+    }
+
+    @Override
+    public double dip(Shed.Wheel wheel) {
+        takes(DIPPING);
+        count(Figure.DIPS, 1);
+        double depth = real.get(wheel).depthMm();
+        return depth <= 0 ? 0 : Math.max(0, depth + 1.5 * random.nextGaussian());
+    }
+
+    @Override
+    public void pour(Shed.Wheel wheel, double ml) {
+        takes(POURING);
+        count(Figure.SEALANT_ML, ml);
+        real.get(wheel).pour(ml);
+    }
+
+    @Override
+    public Search search(Shed.Wheel wheel, Order order) {
+        count(Figure.SEARCHES, 1);
+        if (!real.get(wheel).leaks()) {
+            takes(IN_VAIN);
+            count(Figure.FALSE_ALARMS, 1);
+            return Search.NOTHING;
+        }
+        Trial trial;
+        do {
+            trial = new Trial(truth, Set.of(), WORLD, random);
+        } while (trial.fault() == Cause.NORMAL);
+        Trial.Spent spent = switch (order) {
+            case ANY -> trial.mendedInAnyOrder();
+            case TRADE -> trial.mendedInTradesOrder();
+            case FINDER -> trial.mendedBy(finder);
+        };
+        takes(spent.all());
+        count(Figure.WRONG_REPAIRS, Math.max(0, spent.fixes() - 1));
+        real.get(wheel).mended();
+        return Search.FOUND;
+    }
+}

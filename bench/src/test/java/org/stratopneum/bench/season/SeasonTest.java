@@ -1,0 +1,81 @@
+package org.stratopneum.bench.season;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.LongStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.stratopneum.bench.season.truth.Figure;
+import org.stratopneum.bench.season.truth.Home;
+import org.stratopneum.bench.season.truth.Year;
+
+class SeasonTest {
+
+    private static Map<Figure, Double> year(Way way, long seed) {
+        return Year.of(new Home(seed), way.rider(seed));
+    }
+
+    private static final Map<Way, List<Map<Figure, Double>>> YEARS = new EnumMap<>(Way.class);
+
+    private static double mean(Way way, Figure figure) {
+        return YEARS
+                .computeIfAbsent(
+                        way,
+                        asked -> LongStream.rangeClosed(1, 4)
+                                .mapToObj(seed -> year(asked, seed))
+                                .toList())
+                .stream()
+                .mapToDouble(year -> year.get(figure))
+                .average()
+                .orElseThrow();
+    }
+
+    /** What a rider's side is made of names nothing of the truth. */
+    @Test
+    void nobodyPeeks() throws IOException {
+        try (Stream<Path> sources = Files.list(Path.of("src/main/java/org/stratopneum/bench/season/riders"))) {
+            List<Path> all = sources.toList();
+            assertThat(all).hasSizeGreaterThan(3);
+            for (Path source : all) {
+                assertThat(Files.readString(source)).as(source.toString()).doesNotContain("season.truth");
+            }
+        }
+    }
+
+    @Test
+    void theSameSeedMakesTheSameYear() {
+        for (Way way : List.of(Way.THUMB, Way.USUAL)) {
+            assertThat(year(way, 3)).isEqualTo(year(way, 3)).isNotEqualTo(year(way, 4));
+        }
+    }
+
+    @Test
+    void allRideTheSameWays() {
+        assertThat(Stream.of(Way.values())
+                        .map(way -> year(way, 5).get(Figure.KM))
+                        .distinct())
+                .hasSize(1);
+    }
+
+    /** A limit is never passed on the application's word. */
+    @Test
+    void nothingIsSetOverALimit() {
+        for (Way way : List.of(Way.PERFECT, Way.USUAL, Way.SLOPPY)) {
+            assertThat(mean(way, Figure.OVER_LIMIT)).as(way.said()).isZero();
+        }
+    }
+
+    @Test
+    void whoLooksMoreOftenAsksMoreAndFindsLeaksSooner() {
+        assertThat(mean(Way.PERFECT, Figure.READINGS)).isGreaterThan(mean(Way.SLOPPY, Figure.READINGS));
+        assertThat(mean(Way.PERFECT, Figure.LEAK_DAYS)).isLessThan(mean(Way.SLOPPY, Figure.LEAK_DAYS));
+        assertThat(mean(Way.THUMB, Figure.READINGS)).isZero();
+        assertThat(mean(Way.CHART, Figure.DIPS)).isZero();
+    }
+}
