@@ -67,6 +67,14 @@ public final class Habits {
 
         abstract Shed.Order order();
 
+        /** At a wheel that is ridden today. */
+        abstract void looks(Shed shed, Wheel wheel);
+
+        @Override
+        public void before(Shed shed, Ride ride) {
+            shed.wheels().stream().filter(wheel -> wheel.bike() == ride.bike()).forEach(wheel -> looks(shed, wheel));
+        }
+
         @Override
         public void begin(Shed shed) {
             shed.wheels().forEach(wheel -> pour.put(wheel, nextPour(shed.today())));
@@ -126,17 +134,12 @@ public final class Habits {
         }
 
         @Override
-        public void before(Shed shed, Ride ride) {
-            for (Wheel wheel : shed.wheels()) {
-                if (wheel.bike() == ride.bike()) {
-                    double likes = this.likes.computeIfAbsent(
-                            wheel,
-                            own -> Math.min(own.mostKpa(), chartKpa(own) * Math.exp(0.2 * random.nextGaussian())));
-                    double feels = shed.thumb(wheel);
-                    if (feels < FEELS_SOFT * likes) {
-                        pumpTo(shed, wheel, likes, 1 - feels / likes);
-                    }
-                }
+        void looks(Shed shed, Wheel wheel) {
+            double likes = this.likes.computeIfAbsent(
+                    wheel, own -> Math.min(own.mostKpa(), chartKpa(own) * Math.exp(0.2 * random.nextGaussian())));
+            double feels = shed.thumb(wheel);
+            if (feels < FEELS_SOFT * likes) {
+                pumpTo(shed, wheel, likes, 1 - feels / likes);
             }
         }
     }
@@ -172,15 +175,11 @@ public final class Habits {
         }
 
         @Override
-        public void before(Shed shed, Ride ride) {
-            for (Wheel wheel : shed.wheels()) {
-                if (wheel.bike() == ride.bike()) {
-                    double wanted = chartKpa(wheel);
-                    double read = shed.read(wheel);
-                    if (Math.abs(read - wanted) > NEAR_KPA) {
-                        pumpTo(shed, wheel, wanted, 1 - read / wanted);
-                    }
-                }
+        void looks(Shed shed, Wheel wheel) {
+            double wanted = chartKpa(wheel);
+            double read = shed.read(wheel);
+            if (Math.abs(read - wanted) > NEAR_KPA) {
+                pumpTo(shed, wheel, wanted, 1 - read / wanted);
             }
         }
     }

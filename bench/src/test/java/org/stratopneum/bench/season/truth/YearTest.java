@@ -1,0 +1,95 @@
+package org.stratopneum.bench.season.truth;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.stratopneum.bench.season.riders.Rider;
+import org.stratopneum.bench.season.riders.Shed;
+import org.stratopneum.core.sealant.DryingClimate;
+
+class YearTest {
+
+    /** Does nothing, but for what a test adds. */
+    private static class Idle implements Rider {
+        @Override
+        public void begin(Shed shed) {}
+
+        @Override
+        public void before(Shed shed, Shed.Ride ride) {}
+
+        @Override
+        public void after(
+                Shed shed, Shed.Ride ride, Map<Shed.Wheel, Shed.Felt> felt, Iterable<Shed.Wheel> pumpedFlat) {}
+
+        @Override
+        public void evening(Shed shed) {}
+    }
+
+    @Test
+    void whoDoesNothingRidesSoftAndDryAndSpendsNoTimeButOnFlats() {
+        Map<Figure, Double> year = Year.of(new Home(11), new Idle());
+        assertThat(year.get(Figure.SOFT_KM)).isGreaterThan(0.3 * year.get(Figure.KM));
+        assertThat(year.get(Figure.DRY_KM)).isGreaterThan(0.3 * year.get(Figure.KM));
+        assertThat(year.get(Figure.TRIPS)).isZero();
+        assertThat(year.get(Figure.MINUTES)).isCloseTo(20 * year.get(Figure.FLATS), within(1e-9));
+    }
+
+    /** What is pumped by a gauge reads the same on it, whatever the gauge is off by; its scatter stays. */
+    @Test
+    void aGaugeIsOffByTheSameBothWays() {
+        List<Double> read = new ArrayList<>();
+        Year.of(new Home(12), new Idle() {
+            @Override
+            public void evening(Shed shed) {
+                shed.pump(shed.wheels().get(0), 200);
+                read.add(shed.read(shed.wheels().get(0)));
+            }
+        });
+        double mean = read.stream().mapToDouble(Double::doubleValue).average().orElseThrow();
+        double scatter = Math.sqrt(
+                read.stream().mapToDouble(one -> (one - mean) * (one - mean)).sum() / read.size());
+        assertThat(mean).isCloseTo(200, within(0.6));
+        assertThat(scatter).as("two scatters of 2 kPa").isCloseTo(2 * Math.sqrt(2), within(0.4));
+    }
+
+    /** Each look and each work has its price, and an evening in the shed one way there. */
+    @Test
+    void minutesAreCounted() {
+        Map<Figure, Double> year = Year.of(new Home(13), new Idle() {
+            private int evenings;
+
+            @Override
+            public void evening(Shed shed) {
+                if (evenings++ < 10) {
+                    shed.dip(shed.wheels().get(0));
+                    shed.read(shed.wheels().get(0));
+                }
+            }
+        });
+        assertThat(year.get(Figure.TRIPS)).isEqualTo(10);
+        assertThat(year.get(Figure.DIPS)).isEqualTo(10);
+        assertThat(year.get(Figure.MINUTES) - 20 * year.get(Figure.FLATS)).isCloseTo(10 * (7 + 1 + 5), within(1e-9));
+    }
+
+    /** The weather to come is not this year's. */
+    @Test
+    void tomorrowIsNotKnown() {
+        Year.of(new Home(14), new Idle() {
+            private DryingClimate air;
+            private double expected;
+
+            @Override
+            public void evening(Shed shed) {
+                if (air != null && expected == shed.air().deficitKpa(shed.today())) {
+                    throw new AssertionError("the air of " + shed.today() + " was known the day before");
+                }
+                air = shed.air();
+                expected = air.deficitKpa(shed.today().plusDays(1));
+            }
+        });
+    }
+}
