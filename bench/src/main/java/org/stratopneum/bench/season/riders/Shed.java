@@ -32,12 +32,6 @@ public interface Shed {
     /** A ride of a day: which bike, how far, on what. */
     record Ride(int bike, double km, Ground ground) {}
 
-    /** What a search came to: minutes are counted. */
-    enum Search {
-        FOUND,
-        NOTHING
-    }
-
     /** In which order somebody looks for a leak. */
     enum Order {
         ANY,
@@ -78,5 +72,6 @@ public interface Shed {
     /** Sealant goes in, over what is left (ml). */
     void pour(Wheel wheel, double ml);
 
-    Search search(Wheel wheel, Order order);
+    /** Looks for a leak, and mends what is found. */
+    void search(Wheel wheel, Order order);
 }

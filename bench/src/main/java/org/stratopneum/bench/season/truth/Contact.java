@@ -4,7 +4,7 @@ import org.stratopneum.core.tire.TireSection;
 
 /**
  * A tire under load, by its contact with the ground: at a squash x a patch 2 sqrt(2 R x) long and a share of the width wide
- * carries pressure and a little by its walls. Squash and the work until the rim strikes follow from the same law; no chart
+ * carries pressure and a little by its walls. The pressure for a squash and the work until the rim strikes follow from the same law; no chart
  * went into it but the share of the width, which was set by one charted point (a 32 mm tire at 45 kg).
  */
 final class Contact {
@@ -41,12 +41,6 @@ final class Contact {
     /** Pressure at which {@code loadKg} squashes it by a share of its height (kPa). */
     double pressureAt(double loadKg, double squash) {
         return GRAVITY * loadKg / 1000 / (areaPerRootM() * Math.sqrt(squash * heightM)) - wallsKpa;
-    }
-
-    /** Squash under a load (share of the height), at most all of it. */
-    double squash(double loadKg, double kpa) {
-        double root = GRAVITY * loadKg / 1000 / (areaPerRootM() * (kpa + wallsKpa));
-        return Math.min(1, root * root / heightM);
     }
 
     /** From how high an edge the rim strikes (m): what hits is a part of the load. */

@@ -221,12 +221,12 @@ public final class Year implements Shed {
     }
 
     @Override
-    public Search search(Shed.Wheel wheel, Order order) {
+    public void search(Shed.Wheel wheel, Order order) {
         count(Figure.SEARCHES, 1);
         if (!real.get(wheel).leaks()) {
             takes(IN_VAIN);
             count(Figure.FALSE_ALARMS, 1);
-            return Search.NOTHING;
+            return;
         }
         Trial trial;
         do {
@@ -240,6 +240,5 @@ public final class Year implements Shed {
         takes(spent.all());
         count(Figure.WRONG_REPAIRS, Math.max(0, spent.fixes() - 1));
         real.get(wheel).mended();
-        return Search.FOUND;
     }
 }
