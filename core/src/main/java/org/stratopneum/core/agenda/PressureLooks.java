@@ -2,14 +2,16 @@ package org.stratopneum.core.agenda;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.stratopneum.core.pressure.PressureWindow;
 import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.quantity.GaugePressure;
 
 /**
  * When the gauge should see a wheel next. A reading outside the window is due at once; inside it, the look is due on the
  * day by which a wheel that loses as much as is still normal for its kind would have left the window (p falls
- * exponentially, model). It leaves out temperature, height, and what this wheel has been seen to lose: its own rate
- * takes over once it is fitted.
+ * exponentially, model). It leaves out temperature, height, and that most wheels lose less: who counts on that rides
+ * softer (docs/season.md).
  */
 public final class PressureLooks {
 
@@ -31,6 +33,17 @@ public final class PressureLooks {
             case BUTYL_TUBE, TPU_TUBE -> 0.015;
             case LATEX_TUBE -> 0.12;
         };
+    }
+
+    /**
+     * What a wheel is judged by: what was read, or what is in it by now where that has left the window below.
+     *
+     * @param likely what is in it by now, where that can be told
+     * @param window or null
+     */
+    public static GaugePressure judged(GaugePressure read, Optional<GaugePressure> likely, PressureWindow window) {
+        return likely.filter(now -> window != null && now.isBelow(window.low()) && now.isBelow(read))
+                .orElse(read);
     }
 
     /** What the wheel's pressure makes due, one thing at most; nothing while there is no window to judge by. */

@@ -10,6 +10,9 @@ public final class PreventionLooks {
 
     public static final Range EVERY_DAYS = Range.closed(1, 365, "days");
 
+    /** Nobody minds a fifth of that sooner or later (our judgement; part). */
+    private static final int MOVES = 5;
+
     private PreventionLooks() {}
 
     /** @param last when somebody last looked, or the tire went on */
@@ -17,6 +20,8 @@ public final class PreventionLooks {
         Problems problems = new Problems();
         problems.check("everyDays", (double) everyDays, EVERY_DAYS);
         problems.throwIfAny();
-        return new DueItem(wheelId, DueReason.PREVENTION_LOOK, last.plusDays(everyDays));
+        LocalDate due = last.plusDays(everyDays);
+        int moves = everyDays / MOVES;
+        return new DueItem(wheelId, DueReason.PREVENTION_LOOK, due, due.minusDays(moves), due.plusDays(moves));
     }
 }

@@ -30,12 +30,12 @@ public final class SealantLooks {
             items.add(new DueItem(wheelId, DueReason.SEALANT_LOOK, forecast.startedOn()));
         }
         for (Schedule.Due due : dues) {
-            items.add(new DueItem(wheelId, reason(due.kind()), due.on()));
+            items.add(new DueItem(wheelId, reason(due.kind()), due.on(), due.from(), due.until()));
             boolean opened = due.kind() == Schedule.Kind.REFRESH || due.kind() == Schedule.Kind.RENEW;
             boolean clean =
                     coreServiced != null && coreServiced.isAfter(due.on().minusDays(CLEAN_DAYS));
             if (opened && !clean) {
-                items.add(new DueItem(wheelId, DueReason.CORE_SERVICE, due.on()));
+                items.add(new DueItem(wheelId, DueReason.CORE_SERVICE, due.on(), due.from(), due.until()));
             }
         }
         return items;

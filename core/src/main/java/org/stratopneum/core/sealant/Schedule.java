@@ -25,11 +25,26 @@ public sealed interface Schedule {
         RENEW
     }
 
-    /** Something that wants doing by a day. */
-    record Due(Kind kind, LocalDate on) {
+    /**
+     * Something that wants doing by a day.
+     *
+     * @param from the first day on which it makes sense
+     * @param until how long it can wait at its own risk
+     */
+    record Due(Kind kind, LocalDate on, LocalDate from, LocalDate until) {
+
+        /** A day of the calendar is good for a week before and after (our judgement; days). */
+        private static final int A_WEEK = 7;
+
         public Due {
             Objects.requireNonNull(kind, "kind");
-            Objects.requireNonNull(on, "on");
+            if (from.isAfter(on) || until.isBefore(on)) {
+                throw new IllegalArgumentException(on + " is not from " + from + " until " + until);
+            }
+        }
+
+        static Due about(Kind kind, LocalDate on) {
+            return new Due(kind, on, on.minusDays(A_WEEK), on.plusDays(A_WEEK));
         }
     }
 
@@ -44,7 +59,10 @@ public sealed interface Schedule {
         return minimumMl;
     }
 
-    /** After what was measured: a look while it is doubtful, a refresh once it is too little more likely than not. */
+    /**
+     * After what was measured: a look while it is doubtful, a refresh once it is too little more likely than not, or while
+     * a dip that left it in doubt is so fresh that another would say the same.
+     */
     record Measured() implements Schedule {
         @Override
         public List<Due> dues(SealantForecast forecast, LocalDate today) {
@@ -86,9 +104,9 @@ public sealed interface Schedule {
             LocalDate renewal = forecast.renewedOn().plusMonths(renewMonths);
             List<Due> dues = new ArrayList<>();
             if (next.isBefore(renewal)) {
-                dues.add(new Due(Kind.TOP_UP, next));
+                dues.add(Due.about(Kind.TOP_UP, next));
             }
-            dues.add(new Due(Kind.RENEW, renewal));
+            dues.add(Due.about(Kind.RENEW, renewal));
             return dues;
         }
     }
@@ -107,7 +125,7 @@ public sealed interface Schedule {
 
         @Override
         public List<Due> dues(SealantForecast forecast, LocalDate today) {
-            return List.of(new Due(Kind.REFRESH, forecast.filledOn().plusMonths(months)));
+            return List.of(Due.about(Kind.REFRESH, forecast.filledOn().plusMonths(months)));
         }
     }
 
@@ -126,7 +144,7 @@ public sealed interface Schedule {
             LocalDate counted = forecast.filledOn().plusDays(COUNTS_DAYS);
             LocalDate next = start.atYear(counted.getYear());
             LocalDate refresh = next.isAfter(counted) ? next : start.atYear(counted.getYear() + 1);
-            return lookBefore(new Due(Kind.REFRESH, refresh), forecast);
+            return lookBefore(Due.about(Kind.REFRESH, refresh), forecast);
         }
     }
 
@@ -148,7 +166,8 @@ public sealed interface Schedule {
             if (fresh || today.isAfter(event)) {
                 return measured(forecast, today);
             }
-            Due before = new Due(Kind.REFRESH, event.minusDays(AHEAD_DAYS));
+            LocalDate by = event.minusDays(AHEAD_DAYS);
+            Due before = new Due(Kind.REFRESH, by, event.minusDays(FRESH_DAYS), by);
             List<Due> sooner = measured(forecast, today).stream()
                     .filter(due -> due.on().isBefore(before.on()))
                     .toList();
@@ -158,16 +177,42 @@ public sealed interface Schedule {
         }
     }
 
+    /** A dip hardly tells more so soon after another (days); this and the chances are tuned, docs/season.md. */
+    int LOOKED_DAYS = 14;
+
+    /** For who is at the bikes anyway, a look makes sense from such a chance of too little on, and can wait until it is so large. */
+    double LOOK_FROM = 0.05;
+
+    double LOOK_UNTIL = 0.2;
+
+    /** And a refresh, from such a one on. */
+    double REFRESH_FROM = 0.3;
+
     /** Once a refresh is due, no look is needed any more. */
     private static List<Due> measured(SealantForecast forecast, LocalDate today) {
-        Due refresh = new Due(Kind.REFRESH, forecast.refreshBy());
-        return refresh.on().isAfter(today)
-                ? List.of(new Due(Kind.LOOK, forecast.checkBy()), refresh)
-                : List.of(refresh);
+        LocalDate looked =
+                forecast.latestDip().map(dip -> dip.on().plusDays(LOOKED_DAYS)).orElse(LocalDate.MIN);
+        LocalDate look = forecast.checkBy();
+        LocalDate refresh = forecast.refreshBy();
+        LocalDate early = forecast.tooLittleBy(REFRESH_FROM);
+        if (look.isBefore(looked)) {
+            return List.of(new Due(Kind.REFRESH, look, look, refresh));
+        }
+        Due refreshing = new Due(Kind.REFRESH, refresh, early, refresh);
+        LocalDate from = forecast.tooLittleBy(LOOK_FROM);
+        return refresh.isAfter(today)
+                ? List.of(
+                        new Due(
+                                Kind.LOOK,
+                                look,
+                                from.isBefore(looked) ? looked : from,
+                                forecast.tooLittleBy(LOOK_UNTIL)),
+                        refreshing)
+                : List.of(refreshing);
     }
 
     private static List<Due> lookBefore(Due due, SealantForecast forecast) {
         LocalDate latest = forecast.filledOn().plusMonths(SealantForecast.LONGEST_MONTHS);
-        return latest.isBefore(due.on()) ? List.of(new Due(Kind.LOOK, latest), due) : List.of(due);
+        return latest.isBefore(due.on()) ? List.of(Due.about(Kind.LOOK, latest), due) : List.of(due);
     }
 }

@@ -160,10 +160,11 @@ public final class SealantForecast {
     /** What the table adds up to whatever the stick, once all was taken in. */
     private double[] weight;
 
-    /** When each cell will be too little, and the cells in that order, once they are asked for. */
+    /** When each cell will be too little, the cells in that order, and what they add up to, once that is asked for. */
     private double[] crossings;
 
     private int[] crossingsInOrder;
+    private double[] crossedUpTo;
 
     private SealantForecast(Tire tire, DryingClimate climate, boolean stickLearnt) {
         this.tire = tire;
@@ -488,12 +489,26 @@ public final class SealantForecast {
 
     /** First day on which it is too little with a probability of a tenth; six months after it was filled in at the latest. */
     public LocalDate checkBy() {
-        return tooLittle(CHECK_AT);
+        return tooLittleBy(CHECK_AT);
     }
 
     /** First day on which it is too little as likely as not; six months after it was filled in at the latest. */
     public LocalDate refreshBy() {
-        return tooLittle(REFRESH_AT);
+        return tooLittleBy(REFRESH_AT);
+    }
+
+    private void cross() {
+        if (crossings == null) {
+            crossings = new double[weight.length];
+            Arrays.setAll(crossings, this::crossing);
+            crossingsInOrder = order(crossings);
+            crossedUpTo = new double[weight.length];
+            double sum = 0;
+            for (int i = 0; i < crossedUpTo.length; i++) {
+                sum += weight[crossingsInOrder[i]];
+                crossedUpTo[i] = sum;
+            }
+        }
     }
 
     /** Deficit from the last event on, after which it is too little in a cell; 0 where it is already (kPa days). */
@@ -501,12 +516,9 @@ public final class SealantForecast {
         return Math.max(0, (grid.level(cell) - tire.thresholdMl) / grid.perKpaDay(cell) - dried);
     }
 
-    private LocalDate tooLittle(double probability) {
-        if (crossings == null) {
-            crossings = new double[weight.length];
-            Arrays.setAll(crossings, this::crossing);
-            crossingsInOrder = order(crossings);
-        }
+    /** First day on which it is too little with a probability (ratio); six months after it was filled in at the latest. */
+    public LocalDate tooLittleBy(double probability) {
+        cross();
         double deficit = quantile(crossings, crossingsInOrder, probability);
         LocalDate latest = filledOn.plusMonths(LONGEST_MONTHS);
         LocalDate at = lastEvent;
@@ -524,13 +536,19 @@ public final class SealantForecast {
      * @param on not before the day that was asked for
      */
     public double chanceTooLittle(LocalDate on) {
-        double then = driedByThen + deficit(asOf, on);
-        double tooLittle = 0;
-        for (int cell = 0; cell < weight.length; cell++) {
-            double ml = grid.volume(cell, then);
-            tooLittle += ml < tire.thresholdMl || ml == 0 ? weight[cell] : 0;
+        cross();
+        double then = driedByThen - dried + deficit(asOf, on);
+        int low = 0;
+        int high = crossedUpTo.length;
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (crossings[crossingsInOrder[middle]] <= then) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
         }
-        return tooLittle;
+        return low == 0 ? 0 : crossedUpTo[low - 1];
     }
 
     /** What dries between two days, while there is something to dry, by the middle of the rate (ml). */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -18,7 +19,6 @@ import org.stratopneum.core.quantity.GaugePressure;
 class AgendaTest {
 
     private static final UUID REAR = new UUID(0, 1);
-    private static final UUID FRONT = new UUID(0, 2);
     private static final LocalDate FITTED = LocalDate.of(2026, 3, 1);
     private static final LocalDate READ = LocalDate.of(2026, 5, 20);
     private static final PressureWindow WINDOW = new PressureWindow(GaugePressure.kpa(130), GaugePressure.kpa(175));
@@ -86,18 +86,13 @@ class AgendaTest {
                 .isInstanceOf(IllegalArgumentException.class);
     }
 
-    @Test
-    void allThatAWheelWantsIsOneTrip() {
-        DueItem late = new DueItem(REAR, DueReason.PRESSURE_LOOK, READ.plusDays(2));
-        DueItem early = new DueItem(REAR, DueReason.BELOW_WINDOW, READ);
-        DueItem front = new DueItem(FRONT, DueReason.PRESSURE_LOOK, READ.plusDays(1));
-        DueItem later = new DueItem(FRONT, DueReason.PRESSURE_LOOK, READ.plusDays(9));
-
-        assertThat(ShedTrip.gather(List.of(late, later, front, early), READ.plusDays(2)))
-                .containsExactly(
-                        new ShedTrip(REAR, READ, List.of(early, late)),
-                        new ShedTrip(FRONT, READ.plusDays(1), List.of(front)));
-        assertThat(ShedTrip.gather(List.of(later), READ)).isEmpty();
+    /** What a wheel likely holds counts once it has left the window below, and never for more than was read. */
+    @ParameterizedTest
+    @CsvSource({"150, 129, 129", "150, 131, 150", "120, 125, 120", "150, , 150"})
+    void aWheelIsJudgedByWhatIsLikelyLeft(double read, Double likely, double judged) {
+        Optional<GaugePressure> now = Optional.ofNullable(likely).map(GaugePressure::kpa);
+        assertThat(PressureLooks.judged(GaugePressure.kpa(read), now, WINDOW)).isEqualTo(GaugePressure.kpa(judged));
+        assertThat(PressureLooks.judged(GaugePressure.kpa(read), now, null)).isEqualTo(GaugePressure.kpa(read));
     }
 
     private static WheelPressure wheel(SetupKind kind, LocalDate read, double kpa) {

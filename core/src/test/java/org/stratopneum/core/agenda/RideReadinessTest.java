@@ -61,7 +61,12 @@ class RideReadinessTest {
     @Test
     void preventionLooksComeAfterTheLastOne() {
         assertThat(PreventionLooks.next(WHEEL, SATURDAY, 7))
-                .isEqualTo(due(DueReason.PREVENTION_LOOK, SATURDAY.plusDays(7)));
+                .isEqualTo(new DueItem(
+                        WHEEL,
+                        DueReason.PREVENTION_LOOK,
+                        SATURDAY.plusDays(7),
+                        SATURDAY.plusDays(6),
+                        SATURDAY.plusDays(8)));
         assertThatThrownBy(() -> PreventionLooks.next(WHEEL, SATURDAY, 0)).isInstanceOf(InvalidInputException.class);
         assertThatThrownBy(() -> PreventionLooks.next(WHEEL, SATURDAY, 366)).isInstanceOf(InvalidInputException.class);
     }

@@ -50,8 +50,9 @@ class SealantLooksTest {
     @Test
     void theCoreIsServicedWithTheRefreshUnlessItWasJustBefore() {
         DueItem refresh = on(0, LocalDate.MAX).get(1);
-        assertThat(on(0, null)).contains(new DueItem(WHEEL, DueReason.CORE_SERVICE, refresh.due()));
-        assertThat(on(0, FILLED)).contains(new DueItem(WHEEL, DueReason.CORE_SERVICE, refresh.due()));
+        DueItem service = new DueItem(WHEEL, DueReason.CORE_SERVICE, refresh.due(), refresh.from(), refresh.until());
+        assertThat(on(0, null)).contains(service);
+        assertThat(on(0, FILLED)).contains(service);
         assertThat(on(0, refresh.due().minusDays(29)))
                 .extracting(DueItem::reason)
                 .doesNotContain(DueReason.CORE_SERVICE);

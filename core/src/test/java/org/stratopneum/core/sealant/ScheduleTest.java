@@ -35,7 +35,53 @@ class ScheduleTest {
     }
 
     private static Schedule.Due due(Schedule.Kind kind, LocalDate on) {
-        return new Schedule.Due(kind, on);
+        return Schedule.Due.about(kind, on);
+    }
+
+    /** docs/handbook, page 5, dips of 15, 13 and 11 mm: too little with a chance of 0.22, as likely as not on day 83. */
+    @Test
+    void whoHasJustLookedAndIsStillInDoubtRefreshes() {
+        LocalDate dipped = FILLED.plusDays(70);
+        SealantEvent[] dips = {
+            new SealantEvent.Dipped(FILLED.plusDays(30), 15),
+            new SealantEvent.Dipped(FILLED.plusDays(50), 13),
+            new SealantEvent.Dipped(dipped, 11)
+        };
+        List<Schedule.Due> dues = dues(new Schedule.Measured(), dipped, dips);
+        assertThat(dues).extracting(Schedule.Due::kind).containsExactly(Schedule.Kind.REFRESH);
+        assertThat(dues.get(0).on()).isEqualTo(dipped);
+        assertThat(dues.get(0).until()).isBetween(FILLED.plusDays(82), FILLED.plusDays(84));
+        assertThat(dues(new Schedule.Measured(), dipped, dips[0]))
+                .as("who has not looked for six weeks looks")
+                .extracting(Schedule.Due::kind)
+                .containsExactly(Schedule.Kind.LOOK, Schedule.Kind.REFRESH);
+    }
+
+    /** Whatever the stick says, nobody is sent to look again at once; and each matter can be done on its own day. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0, 2, 4, 6, 8, 10, 12, 14, 16, 18})
+    void noLookFollowsALook(double depthMm) {
+        for (int day = 5; day < 150; day += 12) {
+            LocalDate dipped = FILLED.plusDays(day);
+            SealantEvent dip = new SealantEvent.Dipped(dipped, depthMm);
+            for (int after = 0; after < Schedule.LOOKED_DAYS; after += 4) {
+                assertThat(dues(new Schedule.Measured(), dipped.plusDays(after), dip))
+                        .filteredOn(due -> due.kind() == Schedule.Kind.LOOK)
+                        .allSatisfy(
+                                due -> assertThat(due.from()).isAfterOrEqualTo(dipped.plusDays(Schedule.LOOKED_DAYS)));
+            }
+        }
+    }
+
+    /** A look makes sense before its day and can wait a while; a refresh makes sense before, and does not wait. */
+    @Test
+    void whoIsAtTheBikesAnywayDoesItSoonerOrLater() {
+        SealantForecast forecast = forecast(MINIMUM, FILLED);
+        List<Schedule.Due> dues = dues(new Schedule.Measured(), FILLED);
+        assertThat(forecast.chanceTooLittle(dues.get(0).from())).isBetween(0.04, 0.06);
+        assertThat(forecast.chanceTooLittle(dues.get(0).until())).isBetween(0.18, 0.22);
+        assertThat(forecast.chanceTooLittle(dues.get(1).from())).isBetween(0.28, 0.32);
+        assertThat(dues.get(1).until()).isEqualTo(dues.get(1).on());
     }
 
     @Test
@@ -96,8 +142,12 @@ class ScheduleTest {
         Schedule schedule = new Schedule.BeforeEvent(race);
         assertThat(dues(schedule, FILLED))
                 .containsExactly(
-                        due(Schedule.Kind.LOOK, forecast(MINIMUM, FILLED).checkBy()),
-                        due(Schedule.Kind.REFRESH, LocalDate.of(2026, 4, 15)));
+                        dues(new Schedule.Measured(), FILLED).get(0),
+                        new Schedule.Due(
+                                Schedule.Kind.REFRESH,
+                                LocalDate.of(2026, 4, 15),
+                                LocalDate.of(2026, 4, 4),
+                                LocalDate.of(2026, 4, 15)));
         LocalDate done = LocalDate.of(2026, 4, 6);
         assertThat(dues(schedule, done, new SealantEvent.Filled(done, DOSE, true)))
                 .as("fresh enough")

@@ -110,20 +110,19 @@ public class DueEntries {
             for (WheelPosition position : WheelPosition.values()) {
                 bike.wheel(position)
                         .ifPresent(wheel -> toBegin(wheel, known.all(wheel, window(advice, position)), known)
-                                .forEach(item -> sort(matter(bike, wheel, item, known), item, known, plain, marked)));
+                                .forEach(item -> sort(matter(bike, wheel, item, known), known, plain, marked)));
             }
         }
         of(listed, ListedMapper.Kind.SEARCH)
                 .flatMap(search -> search(search, bikes, rider).stream())
-                .forEach(entry -> sort(entry, null, known, plain, marked));
-        of(listed, ListedMapper.Kind.FOLLOW_UP)
-                .forEach(row -> sort(matter(row.followUp()), null, known, plain, marked));
+                .forEach(entry -> sort(entry, known, plain, marked));
+        of(listed, ListedMapper.Kind.FOLLOW_UP).forEach(row -> sort(matter(row.followUp()), known, plain, marked));
         List<Bottle> bottles = of(listed, ListedMapper.Kind.BOTTLE)
                 .map(row -> new Bottle(row.id(), row.what(), row.dueOn(), row.leftMl()))
                 .toList();
         bottles.stream()
                 .filter(bottle -> bottle.bestBefore() != null)
-                .forEach(bottle -> sort(matter(bottle, known.today()), null, known, plain, marked));
+                .forEach(bottle -> sort(matter(bottle, known.today()), known, plain, marked));
         plain.sort(Comparator.comparing((DueEntry matter) -> matter.wheel() == null)
                 .thenComparing(DueEntry::due));
         return new All(rider, known.today(), bikes, advices, known, plain, marked, bottles);
@@ -140,33 +139,19 @@ public class DueEntries {
     }
 
     /** As it stands with what was put off or skipped; that is kept apart as it would stand without. */
-    private static void sort(
-            DueEntry matter, DueItem item, WheelDues.Known known, List<DueEntry> plain, List<DueEntry> marked) {
+    private static void sort(DueEntry matter, WheelDues.Known known, List<DueEntry> plain, List<DueEntry> marked) {
         Mark mark = known.marks().get(matter.key());
         if (mark == null) {
             plain.add(matter);
             return;
         }
-        Optional<LocalDate> due =
-                item == null ? mark.on(matter.due()) : mark.on(item).map(DueItem::due);
-        due.ifPresent(day -> plain.add(on(matter, day)));
-        if (!due.equals(Optional.of(matter.due()))) {
+        Optional<DueEntry> then = matter.item() == null
+                ? mark.on(matter.due()).map(day -> matter.on(day, null))
+                : mark.on(matter.item()).map(item -> matter.on(item.due(), item));
+        then.ifPresent(plain::add);
+        if (!then.map(DueEntry::due).equals(Optional.of(matter.due()))) {
             marked.add(matter);
         }
-    }
-
-    private static DueEntry on(DueEntry matter, LocalDate due) {
-        return new DueEntry(
-                matter.key(),
-                matter.wheel(),
-                matter.bike(),
-                matter.position(),
-                matter.where(),
-                matter.what(),
-                matter.icon(),
-                matter.path(),
-                matter.kind(),
-                due);
     }
 
     /** A wheel that was just entered begins with one matter: its first reading; the rest is counted from there. */
@@ -201,7 +186,8 @@ public class DueEntries {
                 icon(item.reason()),
                 card.map(OpenCards.OpenCard::path).orElse(path(item)),
                 kind(item.reason()),
-                item.due());
+                item.due(),
+                item);
     }
 
     static String icon(DueReason reason) {

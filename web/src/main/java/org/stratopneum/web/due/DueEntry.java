@@ -2,6 +2,7 @@ package org.stratopneum.web.due;
 
 import java.time.LocalDate;
 import java.util.UUID;
+import org.stratopneum.core.agenda.DueItem;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 
 /**
@@ -16,6 +17,7 @@ import org.stratopneum.web.fleet.bikes.WheelPosition;
  * @param path where it is done
  * @param kind what can be done about it here
  * @param due with what was snoozed taken into account
+ * @param item the same as the state of a wheel makes it due, or null where it comes from elsewhere
  */
 public record DueEntry(
         String key,
@@ -27,7 +29,23 @@ public record DueEntry(
         String icon,
         String path,
         Kind kind,
-        LocalDate due) {
+        LocalDate due,
+        DueItem item) {
+
+    /** What no state of a wheel makes due. */
+    DueEntry(
+            String key,
+            UUID wheel,
+            String bike,
+            WheelPosition position,
+            String where,
+            String what,
+            String icon,
+            String path,
+            Kind kind,
+            LocalDate due) {
+        this(key, wheel, bike, position, where, what, icon, path, kind, due, null);
+    }
 
     /** What can be done about it on the list itself. */
     public enum Kind {
@@ -45,5 +63,15 @@ public record DueEntry(
 
     public boolean isDueOn(LocalDate day) {
         return !due.isAfter(day);
+    }
+
+    /** Whether it is a ride of the list: a reminder of its own, as a calendar brings it in. */
+    boolean isRide() {
+        return kind == Kind.FOLLOW_UP && wheel == null;
+    }
+
+    /** The same on another day. */
+    DueEntry on(LocalDate day, DueItem then) {
+        return new DueEntry(key, wheel, bike, position, where, what, icon, path, kind, day, then);
     }
 }

@@ -123,7 +123,7 @@ class RideService {
         return typed.containsKey("bike") && typed.containsKey("on")
                 ? Optional.empty()
                 : all.matters().stream()
-                        .filter(matter -> matter.kind() == DueEntry.Kind.FOLLOW_UP && matter.wheel() == null)
+                        .filter(DueEntry::isRide)
                         .filter(matter -> !matter.due().isBefore(all.today()))
                         .filter(matter -> typed.containsKey("on")
                                 ? matter.due().toString().equals(typed.get("on"))

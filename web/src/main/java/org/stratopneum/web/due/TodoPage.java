@@ -10,6 +10,7 @@ import org.stratopneum.web.platform.wording.FormView;
  * What is to do, and the next ride.
  *
  * @param sections now, this week, later; those without a line are left out
+ * @param together what is done on the same days in the next weeks, or null where nothing is gained by that
  * @param call the first thing that is amiss, or null
  * @param buy what the shelf lacks for what comes
  * @param put what was snoozed or skipped
@@ -19,6 +20,7 @@ import org.stratopneum.web.platform.wording.FormView;
  */
 record TodoPage(
         List<Section> sections,
+        Together together,
         TodoRow call,
         RidePage ride,
         List<String> buy,
@@ -39,6 +41,15 @@ record TodoPage(
 
     /** Lines of about the same time. */
     public record Section(String name, List<TodoRow> rows) {}
+
+    /**
+     * @param said how many days that saves
+     * @param cost what is moved, and what that costs
+     */
+    public record Together(String said, List<Trip> trips, List<String> cost) {}
+
+    /** A day on which something is done, and the ride of that day, or null. */
+    public record Trip(String day, String what, String ride) {}
 
     /** Something that was snoozed or skipped, and how that is said. */
     public record Put(String key, String text, String how) {}

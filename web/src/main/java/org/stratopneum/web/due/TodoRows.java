@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.stratopneum.core.agenda.DueItem;
 import org.stratopneum.core.agenda.DueReason;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Wording;
@@ -59,12 +60,28 @@ public class TodoRows {
                 more ? null : first.wheel(),
                 first.icon(),
                 first.what(),
-                where(same),
+                withHint(where(same), same, today),
                 more && pumping(first) ? "/" : first.path(),
                 flag(first, due, today),
                 tone(first, due, today),
                 first.kind() == DueEntry.Kind.CARE || first.kind() == DueEntry.Kind.FOLLOW_UP,
                 first.kind() != DueEntry.Kind.CARD);
+    }
+
+    /** How far it can be moved, for who is at the bikes sooner or later. */
+    private String withHint(String where, List<DueEntry> same, LocalDate today) {
+        if (same.stream().map(DueEntry::item).anyMatch(Objects::isNull)) {
+            return where;
+        }
+        List<DueItem> items = same.stream().map(DueEntry::item).toList();
+        LocalDate from =
+                items.stream().map(DueItem::from).max(LocalDate::compareTo).orElseThrow();
+        LocalDate until =
+                items.stream().map(DueItem::until).min(LocalDate::compareTo).orElseThrow();
+        boolean due = items.stream().anyMatch(item -> item.isDueOn(today));
+        return due && until.isAfter(today)
+                ? wording.text("todo.can-wait", where, DateText.dayAndMonth(until))
+                : !due && !from.isAfter(today) ? wording.text("todo.can-be-done", where) : where;
     }
 
     private String where(List<DueEntry> same) {

@@ -37,6 +37,7 @@ class TodoService {
 
     private final DueEntries matters;
     private final TodoRows rows;
+    private final TodoTrips trips;
     private final RideService rides;
     private final MarkWording marks;
     private final FollowUpMapper followUps;
@@ -49,6 +50,7 @@ class TodoService {
     TodoService(
             DueEntries matters,
             TodoRows rows,
+            TodoTrips trips,
             RideService rides,
             MarkWording marks,
             FollowUpMapper followUps,
@@ -59,6 +61,7 @@ class TodoService {
             Wording wording) {
         this.matters = matters;
         this.rows = rows;
+        this.trips = trips;
         this.rides = rides;
         this.marks = marks;
         this.followUps = followUps;
@@ -100,6 +103,7 @@ class TodoService {
                                 section("todo.later", ahead, today, matter -> !matter.isDueOn(week)))
                         .filter(section -> !section.rows().isEmpty())
                         .toList(),
+                trips.together(all),
                 now.stream()
                         .filter(row -> row.path() != null && row.icon().equals("bubble"))
                         .findFirst()

@@ -20,7 +20,6 @@ import org.stratopneum.core.agenda.PressureLooks;
 import org.stratopneum.core.agenda.PreventionLooks;
 import org.stratopneum.core.agenda.WheelPressure;
 import org.stratopneum.core.pressure.PressureWindow;
-import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.fleet.bikes.AirLosses;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.LossNow;
@@ -158,14 +157,6 @@ public class WheelDues {
             return Optional.of(PreventionLooks.next(wheel.wheelId(), last, every));
         }
 
-        /** The reading; what is in it by now where that has left the target range below. */
-        private GaugePressure judged(WheelState wheel, GaugePressure read, PressureWindow window) {
-            return pressure(wheel)
-                    .map(PressureNow::likely)
-                    .filter(likely -> window != null && likely.isBelow(window.low()) && likely.isBelow(read))
-                    .orElse(read);
-        }
-
         private WheelPressure state(WheelState wheel, WheelState.Tire tire, PressureWindow window) {
             Optional<WheelState.Reading> reading = wheel.lastReading();
             return new WheelPressure(
@@ -174,7 +165,8 @@ public class WheelDues {
                     LocalDate.ofInstant(tire.since(), rider.zoneId()),
                     reading.map(found -> LocalDate.ofInstant(found.at(), rider.zoneId()))
                             .orElse(null),
-                    reading.map(found -> judged(wheel, found.pressure(), window))
+                    reading.map(found -> PressureLooks.judged(
+                                    found.pressure(), pressure(wheel).map(PressureNow::likely), window))
                             .orElse(null),
                     window);
         }

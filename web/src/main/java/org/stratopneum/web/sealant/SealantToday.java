@@ -17,8 +17,11 @@ import org.stratopneum.core.sealant.SealantForecast;
 record SealantToday(
         LocalDate on, List<DueItem> due, SealantForecast.Spread volumeMl, boolean unknown, List<Double> tooLittle) {
 
-    /** For so many days the chances are worked out at once: rides are planned for one of them. */
-    private static final int DAYS = 15;
+    /** Nobody needs to know a chance better (1 over this). */
+    private static final double PARTS = 10_000;
+
+    /** For so many days the chances are worked out at once: rides and work are planned for them. */
+    private static final int DAYS = 62;
 
     SealantToday {
         due = List.copyOf(due);
@@ -31,6 +34,8 @@ record SealantToday(
                 due,
                 forecast.volumeMl(),
                 forecast.isUnknown(),
-                on.datesUntil(on.plusDays(DAYS)).map(forecast::chanceTooLittle).toList());
+                on.datesUntil(on.plusDays(DAYS))
+                        .map(day -> Math.round(forecast.chanceTooLittle(day) * PARTS) / PARTS)
+                        .toList());
     }
 }

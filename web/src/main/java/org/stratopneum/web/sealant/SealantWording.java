@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.sealant.DryingClimate;
+import org.stratopneum.core.sealant.Schedule;
 import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.core.sealant.TubeSealant;
@@ -149,14 +150,13 @@ class SealantWording {
         double depth = liquid.pool().depthMm(Math.min(most, ml.p50()));
         double low = liquid.pool().depthMm(Math.min(most, ml.p10()));
         double high = liquid.pool().depthMm(Math.min(most, ml.p90()));
-        boolean late = !today.isBefore(now.refreshBy());
-        boolean look = !today.isBefore(now.checkBy());
+        Measured days = Measured.of(now, today);
         List<String> said = new ArrayList<>();
         said.addAll(stick(now, liquid, rider));
         if (now.latestDip().isEmpty()) {
             said.addAll(undipped(record, today));
         }
-        said.addAll(days(now, liquid, today));
+        said.addAll(days(days, now, liquid, today));
         said.addAll(state(now, record, today));
         air.stream().filter(line -> !line.isEmpty()).forEach(said::add);
         return new SealantPage.Left(
@@ -165,8 +165,13 @@ class SealantWording {
                         "sealant.span",
                         QuantityText.number(ml.p10(), rider.volumeUnit()),
                         QuantityText.text(ml.p90(), rider.volumeUnit())),
-                late ? "below" : look ? "none" : "inside",
-                wording.text(late ? "sealant.state.late" : look ? "sealant.state.look" : "sealant.state.enough"),
+                days.late() ? "below" : days.due() ? "none" : "inside",
+                wording.text(
+                        days.late()
+                                ? "sealant.state.late"
+                                : !days.due()
+                                        ? "sealant.state.enough"
+                                        : days.inDoubt() ? "sealant.state.doubt" : "sealant.state.look"),
                 said,
                 moved,
                 SectionDrawing.of(
@@ -187,20 +192,57 @@ class SealantWording {
                         QuantityText.text(depth, rider.lengthUnit()),
                         QuantityText.number(low, rider.lengthUnit()),
                         QuantityText.text(high, rider.lengthUnit())),
-                chart(now, liquid, record, climate, today, rider));
+                chart(now, days, liquid, record, climate, today, rider));
+    }
+
+    /**
+     * The days that what was measured asks for, whatever schedule is followed.
+     *
+     * @param look null where a look would tell nothing, since one was just taken
+     */
+    private record Measured(LocalDate look, LocalDate refresh, LocalDate likelier, LocalDate today) {
+
+        static Measured of(SealantForecast now, LocalDate today) {
+            List<Schedule.Due> dues = new Schedule.Measured().dues(now, today);
+            Schedule.Due refresh = dues.get(dues.size() - 1);
+            boolean inDoubt = refresh.on().isBefore(now.refreshBy());
+            return new Measured(inDoubt ? null : now.checkBy(), refresh.on(), now.refreshBy(), today);
+        }
+
+        /** It is too little more likely than not. */
+        boolean late() {
+            return !today.isBefore(likelier);
+        }
+
+        boolean due() {
+            return !today.isBefore(inDoubt() ? refresh : look);
+        }
+
+        boolean inDoubt() {
+            return look == null;
+        }
     }
 
     /** When to look and to refresh, as measured and by the plan that is followed. */
-    private List<String> days(SealantForecast now, WheelSealant liquid, LocalDate today) {
-        boolean late = !today.isBefore(now.refreshBy());
-        boolean look = !today.isBefore(now.checkBy());
+    private List<String> days(Measured days, SealantForecast now, WheelSealant liquid, LocalDate today) {
         WheelCare.Plan plan = liquid.care().plan();
         List<String> said = new ArrayList<>();
         if (plan == WheelCare.Plan.UNTIL_DRY) {
             said.add(wording.text("sealant.until-dry"));
         }
-        said.add(wording.text(late ? "sealant.refresh.now" : "sealant.refresh", DateText.date(now.refreshBy())));
-        said.add(wording.text(look ? "sealant.check.now" : "sealant.check", DateText.date(now.checkBy())));
+        if (days.inDoubt() && !days.late()) {
+            said.add(wording.text(
+                    days.due() ? "sealant.doubt.now" : "sealant.doubt",
+                    DateText.date(now.latestDip().orElseThrow().on()),
+                    DateText.date(days.refresh()),
+                    DateText.date(days.likelier())));
+        } else {
+            said.add(wording.text(
+                    days.late() ? "sealant.refresh.now" : "sealant.refresh", DateText.date(days.likelier())));
+        }
+        if (!days.inDoubt()) {
+            said.add(wording.text(days.due() ? "sealant.check.now" : "sealant.check", DateText.date(days.look())));
+        }
         if (plan != WheelCare.Plan.MEASURED && plan != WheelCare.Plan.UNTIL_DRY) {
             said.add(wording.text(
                     "sealant.by-plan",
@@ -231,6 +273,7 @@ class SealantWording {
 
     private SealantChart chart(
             SealantForecast now,
+            Measured days,
             WheelSealant liquid,
             SealantRecord record,
             DryingClimate climate,
@@ -248,8 +291,8 @@ class SealantWording {
                                 .toList(),
                         liquid.minimumMl(),
                         today,
-                        now.checkBy(),
-                        now.refreshBy(),
+                        days.look(),
+                        days.refresh(),
                         unit.fromCore(1),
                         "/log?topic=SEALANT&about=wheel-" + liquid.wheelId()),
                 new SealantChart.Words(

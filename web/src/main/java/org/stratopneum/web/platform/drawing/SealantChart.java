@@ -32,6 +32,7 @@ public final class SealantChart {
      * What is drawn.
      *
      * @param expected oldest first, at least two days
+     * @param check when to look, or null where a look would tell nothing
      * @param leastMl what is too little lies under this (ml)
      * @param perMl what a millilitre is in the unit that is shown
      * @param log the address of the sealant of its wheel in the log, to be followed by days
@@ -112,7 +113,9 @@ public final class SealantChart {
                 .path("milk-m", middle.toString())
                 .text("lab2 on-film", LEFT + 8, y(shown.leastMl) + 19, "start", words.least);
         shown.seen.forEach(dip -> dip(svg, dip));
-        flag(svg, shown.check, "mark", words.check, shown.refresh);
+        if (shown.check != null) {
+            flag(svg, shown.check, "mark", words.check, shown.refresh);
+        }
         flag(svg, shown.refresh, "ink", words.refresh, null);
         today(svg, bottom);
         dates(svg, bottom);
