@@ -1,6 +1,5 @@
 package org.stratopneum.bench.season;
 
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -38,10 +37,9 @@ record Comparison(String said, double wanted, List<Figure> of) {
                 .min(Comparator.comparingDouble(way -> mean(all, way)))
                 .orElseThrow();
         double change = mean(all, Way.USUAL) / mean(all, best) - 1;
-        double[] paired = all.stream()
+        Spread paired = Spread.of(all.stream()
                 .mapToDouble(years -> sum(years, Way.USUAL) - sum(years, best))
-                .sorted()
-                .toArray();
+                .toArray());
         boolean met = change <= -wanted;
         System.out.printf(
                 Locale.ROOT,
@@ -51,9 +49,9 @@ record Comparison(String said, double wanted, List<Figure> of) {
                 best.said(),
                 -100 * wanted,
                 met ? "met" : "missed",
-                Arrays.stream(paired).average().orElseThrow(),
-                paired[paired.length / 10],
-                paired[paired.length * 9 / 10]);
+                paired.mean(),
+                paired.low(),
+                paired.high());
         return met;
     }
 }

@@ -66,9 +66,15 @@ class SeasonTest {
     /** A limit is never passed on the application's word. */
     @Test
     void nothingIsSetOverALimit() {
-        for (Way way : List.of(Way.PERFECT, Way.USUAL, Way.SLOPPY)) {
+        for (Way way : List.of(Way.PERFECT, Way.USUAL, Way.SLOPPY, Way.APART)) {
             assertThat(mean(way, Figure.OVER_LIMIT)).as(way.said()).isZero();
         }
+    }
+
+    /** Dates chosen together are fewer trips. */
+    @Test
+    void whatIsDoneTogetherTakesFewerTrips() {
+        assertThat(mean(Way.USUAL, Figure.TRIPS)).isLessThan(0.5 * mean(Way.APART, Figure.TRIPS));
     }
 
     @Test

@@ -9,6 +9,7 @@ import org.stratopneum.bench.season.riders.Shed.Felt;
 import org.stratopneum.bench.season.riders.Shed.Ride;
 import org.stratopneum.bench.season.riders.Shed.Wheel;
 import org.stratopneum.core.quantity.PressureUnit;
+import org.stratopneum.core.trailside.End;
 
 /** What people do without an application. */
 public final class Habits {
@@ -102,9 +103,14 @@ public final class Habits {
         }
 
         @Override
-        public void after(Shed shed, Ride ride, Map<Wheel, Felt> felt, Iterable<Wheel> pumpedFlat) {
+        public End stops(Wheel wheel, Roadside stop) {
+            return Beside.byHabit(stop);
+        }
+
+        @Override
+        public void after(Shed shed, Ride ride, Map<Wheel, Felt> felt, Iterable<Wheel> flat) {
             // after a hole that did not close they pour in more
-            pumpedFlat.forEach(wheel -> shed.pour(wheel, usualPourMl(wheel)));
+            flat.forEach(wheel -> shed.pour(wheel, usualPourMl(wheel)));
         }
     }
 

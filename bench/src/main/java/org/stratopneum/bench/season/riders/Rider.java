@@ -4,6 +4,7 @@ import java.util.Map;
 import org.stratopneum.bench.season.riders.Shed.Felt;
 import org.stratopneum.bench.season.riders.Shed.Ride;
 import org.stratopneum.bench.season.riders.Shed.Wheel;
+import org.stratopneum.core.trailside.End;
 
 /** Somebody who looks after wheels. */
 public interface Rider {
@@ -14,8 +15,11 @@ public interface Rider {
     /** Right before a ride. */
     void before(Shed shed, Ride ride);
 
-    /** Right after it, with how each wheel felt; {@code pumpedFlat} are those that went flat and were mended outdoors. */
-    void after(Shed shed, Ride ride, Map<Wheel, Felt> felt, Iterable<Wheel> pumpedFlat);
+    /** With a flat wheel beside the trail. */
+    End stops(Wheel wheel, Roadside stop);
+
+    /** Right after it, with how each wheel felt; {@code flat} are those that went flat. */
+    void after(Shed shed, Ride ride, Map<Wheel, Felt> felt, Iterable<Wheel> flat);
 
     /** Each evening. */
     void evening(Shed shed);

@@ -4,10 +4,15 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
 import org.stratopneum.bench.season.riders.Shed.Felt;
 import org.stratopneum.bench.season.riders.Shed.Wheel;
 import org.stratopneum.core.agenda.DueItem;
@@ -15,6 +20,7 @@ import org.stratopneum.core.agenda.DueReason;
 import org.stratopneum.core.agenda.LeakLooks;
 import org.stratopneum.core.agenda.PressureLooks;
 import org.stratopneum.core.agenda.SealantLooks;
+import org.stratopneum.core.agenda.ShedTrip;
 import org.stratopneum.core.agenda.WheelPressure;
 import org.stratopneum.core.dialling.Feel;
 import org.stratopneum.core.dialling.PersonalFactor;
@@ -41,6 +47,7 @@ import org.stratopneum.core.sealant.Schedule;
 import org.stratopneum.core.sealant.SealantDose;
 import org.stratopneum.core.sealant.SealantEvent;
 import org.stratopneum.core.sealant.SealantForecast;
+import org.stratopneum.core.trailside.End;
 
 /** Follows the application: what it recommends, its list to do, and its search for a leak. */
 public final class WithApplication implements Rider {
@@ -64,11 +71,16 @@ public final class WithApplication implements Rider {
     private static final int EVENING = 20;
 
     private final Obedience obedience;
+    private final boolean apart;
     private final Random random;
     private final Map<Wheel, Log> logs = new LinkedHashMap<>();
+    private final Map<UUID, Wheel> byId = new HashMap<>();
+    private LocalDate rode;
 
-    public WithApplication(Obedience obedience, Random random) {
+    /** @param apart whether each matter is done on its own day, whatever else is due */
+    public WithApplication(Obedience obedience, boolean apart, Random random) {
         this.obedience = obedience;
+        this.apart = apart;
         this.random = random;
     }
 
@@ -85,6 +97,9 @@ public final class WithApplication implements Rider {
         GaugePressure read;
         LocalDate readOn;
         boolean burped;
+        /** Something happened since the last dip that may have cost liquid. */
+        boolean struck;
+
         AirLoss loss;
         Instant worked;
         SealantForecast forecast;
@@ -130,16 +145,15 @@ public final class WithApplication implements Rider {
             loss = null;
         }
 
-        /** The reading; what is in it by now where that has left the target range below. */
-        private GaugePressure judged(Instant now, PressureWindow window) {
-            if (read == null || loss == null) {
-                return read;
-            }
-            return loss.outlook()
-                    .flatMap(outlook -> outlook.expectedAt(now))
-                    .map(PressureOutlook.Expected::likely)
-                    .filter(likely -> likely.isBelow(window.low()) && likely.isBelow(read))
-                    .orElse(read);
+        /** Who rides what the application says not to ride, since no pressure is safe, looks before each ride. */
+        boolean isToBeRead(LocalDate today, Instant now) {
+            return advice().blocked() || pressureDue(now).stream().anyMatch(item -> item.isDueOn(today));
+        }
+
+        private Optional<GaugePressure> likely(Instant now) {
+            return loss == null
+                    ? Optional.empty()
+                    : loss.outlook().flatMap(outlook -> outlook.expectedAt(now)).map(PressureOutlook.Expected::likely);
         }
 
         List<DueItem> pressureDue(Instant now) {
@@ -149,15 +163,15 @@ public final class WithApplication implements Rider {
                     SetupKind.TUBELESS,
                     fitted,
                     readOn,
-                    window == null ? read : judged(now, window),
+                    read == null ? null : PressureLooks.judged(read, likely(now), window),
                     window));
         }
 
-        boolean leakDue() {
-            return loss != null
-                    && loss.dueSince()
-                            .flatMap(since -> LeakLooks.of(wheel.id(), since, loss.dueTold(), worked, ZoneOffset.UTC))
-                            .isPresent();
+        Optional<DueItem> leakDue() {
+            return loss == null
+                    ? Optional.empty()
+                    : loss.dueSince()
+                            .flatMap(since -> LeakLooks.of(wheel.id(), since, loss.dueTold(), worked, ZoneOffset.UTC));
         }
 
         /** Worked out again where something was written, and the more often the nearer its days come. */
@@ -203,6 +217,7 @@ public final class WithApplication implements Rider {
             Log log = new Log(wheel, shed.today());
             log.writes(new SealantEvent.Filled(shed.today(), log.fullMl, true));
             logs.put(wheel, log);
+            byId.put(wheel.id(), wheel);
         }
     }
 
@@ -211,7 +226,7 @@ public final class WithApplication implements Rider {
         Instant now = at(shed, MORNING);
         logs.values().stream()
                 .filter(log -> log.wheel.bike() == ride.bike())
-                .filter(log -> log.pressureDue(now).stream().anyMatch(item -> item.isDueOn(shed.today())))
+                .filter(log -> log.isToBeRead(shed.today(), now))
                 .filter(log -> chance(obedience.does()))
                 .forEach(log -> looksAtPressure(shed, log, now));
     }
@@ -231,12 +246,22 @@ public final class WithApplication implements Rider {
         }
     }
 
+    /** Who does not obey does what most do. */
     @Override
-    public void after(Shed shed, Shed.Ride ride, Map<Wheel, Felt> felt, Iterable<Wheel> pumpedFlat) {
+    public End stops(Wheel wheel, Roadside stop) {
+        return chance(obedience.does())
+                ? Beside.byLadder(stop, wheel, logs.get(wheel).advice().pressure())
+                : Beside.byHabit(stop);
+    }
+
+    @Override
+    public void after(Shed shed, Shed.Ride ride, Map<Wheel, Felt> felt, Iterable<Wheel> flat) {
+        rode = shed.today();
         felt.forEach((wheel, how) -> {
             Log log = logs.get(wheel);
             // air that went by the bead is no leak, and riders feel it go
             log.burped |= how == Felt.STRUCK;
+            log.struck |= how == Felt.STRUCK;
             if (log.read != null && chance(obedience.notes())) {
                 double ratio =
                         Math.log(log.read.kpa() / log.advice(1).chainPressure().kpa());
@@ -246,7 +271,7 @@ public final class WithApplication implements Rider {
                 }
             }
         });
-        pumpedFlat.forEach(wheel -> {
+        flat.forEach(wheel -> {
             Log log = logs.get(wheel);
             log.writes(new SealantEvent.Spent(shed.today(), SealantEvent.Spent.USUAL_ML));
             log.mended(at(shed, EVENING));
@@ -266,29 +291,66 @@ public final class WithApplication implements Rider {
 
     @Override
     public void evening(Shed shed) {
-        if (!chance(obedience.looks())) {
+        // who rode today looked at the pressures in the morning, and the list stands there too
+        if (!shed.today().equals(rode) && !chance(obedience.looks())) {
             return;
         }
+        Set<Log> done = new HashSet<>();
+        for (DueItem item : wanted(shed)) {
+            Log log = logs.get(byId.get(item.wheelId()));
+            if (chance(obedience.does()) && done.add(log)) {
+                does(shed, log, item);
+            }
+        }
+    }
+
+    /** What wants doing tonight: what can be done in one go, where the dates of all wheels are chosen together. */
+    private List<DueItem> wanted(Shed shed) {
+        LocalDate today = shed.today();
+        List<DueItem> items = new ArrayList<>();
         for (Log log : logs.values()) {
-            if (log.leakDue() && chance(obedience.does())) {
+            log.leakDue().ifPresent(items::add);
+            log.sealantDue(shed).stream()
+                    .filter(item -> item.reason() != DueReason.CORE_SERVICE)
+                    .forEach(items::add);
+        }
+        if (apart) {
+            return items.stream().filter(item -> item.isDueOn(today)).toList();
+        }
+        Set<LocalDate> anyway = today.equals(rode) ? Set.of(today) : Set.of();
+        return ShedTrip.plan(items, anyway, today, today).stream()
+                .filter(trip -> trip.day().equals(today))
+                .flatMap(trip -> trip.items().stream())
+                .toList();
+    }
+
+    private void does(Shed shed, Log log, DueItem item) {
+        switch (item.reason()) {
+            case LEAK -> {
                 shed.search(log.wheel, Shed.Order.FINDER);
                 log.mended(at(shed, EVENING));
             }
-            List<DueItem> due = log.sealantDue(shed).stream()
-                    .filter(item -> item.isDueOn(shed.today()))
-                    .toList();
-            if (due.stream().anyMatch(item -> item.reason() == DueReason.SEALANT_REFRESH)) {
-                if (chance(obedience.does())) {
-                    refreshes(shed, log);
-                }
-            } else if (due.stream().anyMatch(item -> item.reason() == DueReason.SEALANT_LOOK)
-                    && chance(obedience.does())) {
-                log.writes(new SealantEvent.Dipped(shed.today(), shed.dip(log.wheel)));
-                if (log.sealantDue(shed).stream()
-                        .anyMatch(item -> item.reason() == DueReason.SEALANT_REFRESH && item.isDueOn(shed.today()))) {
-                    refreshes(shed, log);
-                }
-            }
+            case SEALANT_REFRESH -> refreshes(shed, log);
+            default -> dips(shed, log);
+        }
+    }
+
+    private void dips(Shed shed, Log log) {
+        log.writes(new SealantEvent.Dipped(shed.today(), shed.dip(log.wheel)));
+        List<DueItem> then = log.sealantDue(shed);
+        boolean asked = log.forecast
+                .latestDip()
+                .filter(SealantForecast.LatestDip::isTooLow)
+                .isPresent();
+        if (asked && chance(obedience.does()) && log.struck != chance(obedience.wrong())) {
+            // "a hole, or a burp": it went before the stick saw it
+            log.sealant.add(log.sealant.size() - 1, new SealantEvent.Spent(shed.today(), SealantEvent.Spent.USUAL_ML));
+            log.changed = true;
+            then = log.sealantDue(shed);
+        }
+        log.struck = false;
+        if (then.stream().anyMatch(item -> item.reason() == DueReason.SEALANT_REFRESH && item.isDueOn(shed.today()))) {
+            refreshes(shed, log);
         }
     }
 

@@ -59,7 +59,7 @@ public final class Home {
 
     public Home(long seed) {
         this.seed = seed;
-        Random random = new Random(seed);
+        Random random = Dealt.by(seed);
         double latitude = 36 + 24 * random.nextDouble();
         climate = new Climate(latitude, random);
         otherYear = new Climate(latitude, random);
@@ -114,12 +114,17 @@ public final class Home {
     RealWheel real(Shed.Wheel wheel) {
         Sort sort = bikes.get(wheel.bike());
         double load = weightKg * (wheel.rear() ? sort.rear : sort.front);
-        Random own = new Random(seed * 31 + wheel.id().getLeastSignificantBits());
+        Random own = Dealt.by(seed * 31 + wheel.id().getLeastSignificantBits());
         return new RealWheel(
                 new RealWheel.Printed(wheel.tire().section(), wheel.casing(), load, sort.mostKpa), taste, own);
     }
 
+    /** Deals what is carried with a wheel's bike, always the same. */
+    Random kit(Shed.Wheel wheel) {
+        return Dealt.by(seed * 13 + wheel.bike());
+    }
+
     Random chance() {
-        return new Random(seed * 17 + 5);
+        return Dealt.by(seed * 17 + 5);
     }
 }

@@ -20,6 +20,11 @@ public final class RealWheel {
     private static final double SQUASH = 0.15;
     private static final double EMPTY_KPA = 15;
 
+    /** Mean of the holes (mm), and how many are in the flank (ratio; our judgement). */
+    private static final double HOLE_MM = 1.3;
+
+    private static final double FLANK = 0.12;
+
     /** What is printed on it, and what its limits are. */
     public record Printed(TireSection section, Casing casing, double loadKg, double mostKpa) {}
 
@@ -125,9 +130,25 @@ public final class RealWheel {
      * What a way did to it.
      *
      * @param strikes of the rim, {@code burps} of the bead
-     * @param flat whether it lies flat now
+     * @param flat why it lies flat now, or null
      */
-    record Ridden(int strikes, int burps, boolean flat) {}
+    record Ridden(int strikes, int burps, Open flat) {}
+
+    /**
+     * Why a wheel lies flat.
+     *
+     * @param mm how large the hole is, where it is one; {@code flank} whether it is in the flank
+     * @param valve whether a slow leak is at the valve
+     */
+    record Open(Kind kind, double mm, boolean flank, boolean valve) {
+
+        enum Kind {
+            HOLE,
+            BEAD,
+            /** It ran empty over days. */
+            SLOW
+        }
+    }
 
     /** Rides on; at the end it is as it then is. */
     Ridden ride(double km, Ground ground, double celsius) {
@@ -147,27 +168,43 @@ public final class RealWheel {
                 beginsToLeak(0.12);
             }
         }
+        Open open = null;
         int thorns = poisson(km * terrain.thornsPerKm());
         for (int i = 0; i < thorns; i++) {
-            pierced();
+            Open hole = pierced();
+            open = hole == null ? open : hole;
         }
-        return new Ridden(strikes, burps, gauge(celsius) < EMPTY_KPA);
+        if (gauge(celsius) >= EMPTY_KPA) {
+            return new Ridden(strikes, burps, null);
+        }
+        if (open == null) {
+            Open.Kind kind = burps > 0 ? Open.Kind.BEAD : Open.Kind.SLOW;
+            open = new Open(kind, 0, false, kind == Open.Kind.SLOW && random.nextDouble() < 0.3);
+        }
+        return new Ridden(strikes, burps, open);
     }
 
-    /** Where there is enough liquid most holes close, and take some of it with them. */
-    private void pierced() {
-        double large = random.nextDouble();
-        boolean closes = closesHoles() ? large < 0.9 : flowing() > 0 && large < 0.3;
+    /**
+     * Where there is enough liquid most holes close, and take some of it with them.
+     *
+     * @return the hole that stays open, or null
+     */
+    private Open pierced() {
+        // one in ten is larger than three millimetres
+        double mm = -Math.log(1 - random.nextDouble()) * HOLE_MM;
+        boolean flank = random.nextDouble() < FLANK;
+        boolean closes = closesHoles() ? mm < 3 : flowing() > 0 && mm < 0.46;
         liquid.lose((closes ? 8 : 20) * Math.exp(0.7 * random.nextGaussian()));
         if (closes) {
             air.burp(0.15 * random.nextDouble());
             if (random.nextDouble() < 0.1) {
                 beginsToLeak(0.08);
             }
-        } else {
-            air.burp(1);
-            beginsToLeak(1.5);
+            return null;
         }
+        air.burp(1);
+        beginsToLeak(1.5);
+        return new Open(Open.Kind.HOLE, mm, flank, false);
     }
 
     /** Exponential gaps that fit into the mean. */

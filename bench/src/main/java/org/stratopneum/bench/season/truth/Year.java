@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,7 @@ import org.stratopneum.core.sealant.DoseSchool;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.SealantDose;
 import org.stratopneum.core.sealant.VapourDeficit;
+import org.stratopneum.core.trailside.End;
 
 /** One rider's year, day by day: what they do in the shed, what the ways do to the wheels, and what comes of it. */
 public final class Year implements Shed {
@@ -30,8 +32,9 @@ public final class Year implements Shed {
 
     private static final double PUMPING = 2;
     private static final double THUMB = 0.2;
-    private static final double DIPPING = 7;
-    private static final double POURING = 12;
+    private static final double DIPPING = 3;
+    private static final double POURING = 8;
+    private static final double OPENING = 4;
     private static final double MENDING_A_FLAT = 20;
     private static final double TO_THE_SHED = 5;
     private static final double IN_VAIN = 25;
@@ -56,6 +59,7 @@ public final class Year implements Shed {
     private int day;
     private boolean riding;
     private boolean inShed;
+    private final Set<Shed.Wheel> opened = new HashSet<>();
 
     private Year(Home home, Rider rider) {
         this.home = home;
@@ -91,11 +95,12 @@ public final class Year implements Shed {
                 rides(ride);
             }
             rider.evening(this);
-            if (inShed) {
+            if (inShed && ride == null) {
                 count(Figure.TRIPS, 1);
                 count(Figure.MINUTES, TO_THE_SHED);
-                inShed = false;
             }
+            inShed = false;
+            opened.clear();
             real.values().forEach(wheel -> {
                 count(Figure.LEAK_DAYS, wheel.leaks() ? 1 : 0);
                 wheel.stands(celsius(), home.climate.storedHumidity(day, home.room));
@@ -134,20 +139,32 @@ public final class Year implements Shed {
             count(Figure.STRIKES, ridden.strikes());
             count(Figure.BURPS, ridden.burps());
             struck |= ridden.strikes() + ridden.burps() > 0;
-            if (ridden.flat()) {
-                count(Figure.FLATS, 1);
-                wheel.pump(0.9 * wheel.best(ride.ground()), celsius);
+            if (ridden.flat() != null) {
                 flat.add(seen);
+                if (stops(seen, wheel, ridden.flat()) == End.WALK) {
+                    return Felt.RIGHT;
+                }
+                wheel.pump(0.9 * wheel.best(ride.ground()), celsius);
             }
         }
         return struck ? Felt.STRUCK : sides < 0 ? Felt.SOFT : sides > 0 ? Felt.HARD : Felt.RIGHT;
+    }
+
+    private End stops(Shed.Wheel seen, RealWheel wheel, RealWheel.Open open) {
+        Trail stop = new Trail(wheel, open, home.kit(seen), random);
+        End end = rider.stops(seen, stop);
+        count(Figure.FLATS, 1);
+        count(Figure.LIMPED, end == End.LIMP ? 1 : 0);
+        count(Figure.WALKED, end == End.WALK ? 1 : 0);
+        count(Figure.BESIDE, stop.minutes());
+        return end;
     }
 
     private void count(Figure figure, double more) {
         counted.merge(figure, more, Double::sum);
     }
 
-    /** Work in the shed takes its time; before a ride one is there anyway. */
+    /** Work in the shed takes its time; before a ride and after it one is there anyway. */
     private void takes(double minutes) {
         count(Figure.MINUTES, minutes);
         inShed |= !riding;
@@ -194,6 +211,7 @@ public final class Year implements Shed {
     @Override
     public void pump(Shed.Wheel wheel, double kpa) {
         takes(PUMPING);
+        count(Figure.PUMPINGS, 1);
         count(Figure.OVER_LIMIT, kpa > OVER * wheel.mostKpa() ? 1 : 0);
         double noise = Math.max(2, 0.008 * kpa) * random.nextGaussian();
         real.get(wheel).pump(Math.max(0, (kpa - home.gaugeOff - noise) / home.gaugeScale), celsius());
@@ -205,9 +223,14 @@ public final class Year implements Shed {
         return real.get(wheel).gauge(celsius()) * Math.exp(0.18 * random.nextGaussian());
     }
 
+    /** The air is let out and the core comes out, and both go in again, once in an evening. */
+    private double opening(Shed.Wheel wheel) {
+        return opened.add(wheel) ? OPENING : 0;
+    }
+
     @Override
     public double dip(Shed.Wheel wheel) {
-        takes(DIPPING);
+        takes(DIPPING + opening(wheel));
         count(Figure.DIPS, 1);
         double depth = real.get(wheel).depthMm();
         return depth <= 0 ? 0 : Math.max(0, depth + 1.5 * random.nextGaussian());
@@ -215,7 +238,8 @@ public final class Year implements Shed {
 
     @Override
     public void pour(Shed.Wheel wheel, double ml) {
-        takes(POURING);
+        takes(POURING + opening(wheel));
+        count(Figure.POURINGS, 1);
         count(Figure.SEALANT_ML, ml);
         real.get(wheel).pour(ml);
     }
@@ -225,6 +249,7 @@ public final class Year implements Shed {
         count(Figure.SEARCHES, 1);
         if (!real.get(wheel).leaks()) {
             takes(IN_VAIN);
+            count(Figure.SEARCHING, IN_VAIN);
             count(Figure.FALSE_ALARMS, 1);
             return;
         }
@@ -238,6 +263,7 @@ public final class Year implements Shed {
             case FINDER -> trial.mendedBy(finder);
         };
         takes(spent.all());
+        count(Figure.SEARCHING, spent.all());
         count(Figure.WRONG_REPAIRS, Math.max(0, spent.fixes() - 1));
         real.get(wheel).mended();
     }

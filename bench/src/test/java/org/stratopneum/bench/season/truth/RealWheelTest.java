@@ -67,7 +67,7 @@ class RealWheelTest {
                 wheel.pour(120);
             }
             // smooth ground: nothing else lets air out
-            flat += wheel.ride(1000, Ground.SMOOTH_PAVEMENT, 20).flat() ? 1 : 0;
+            flat += wheel.ride(1000, Ground.SMOOTH_PAVEMENT, 20).flat() != null ? 1 : 0;
             thorns += 1000 / 4000.0;
         }
         // at least one thorn came with 1 - exp(-1/4)

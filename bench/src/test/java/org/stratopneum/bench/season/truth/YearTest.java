@@ -3,13 +3,16 @@ package org.stratopneum.bench.season.truth;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.stratopneum.bench.season.riders.Rider;
+import org.stratopneum.bench.season.riders.Roadside;
 import org.stratopneum.bench.season.riders.Shed;
 import org.stratopneum.core.sealant.DryingClimate;
+import org.stratopneum.core.trailside.End;
 
 class YearTest {
 
@@ -20,6 +23,11 @@ class YearTest {
 
         @Override
         public void before(Shed shed, Shed.Ride ride) {}
+
+        @Override
+        public End stops(Shed.Wheel wheel, Roadside stop) {
+            return End.LIMP;
+        }
 
         @Override
         public void after(
@@ -56,23 +64,33 @@ class YearTest {
         assertThat(scatter).as("two scatters of 2 kPa").isCloseTo(2 * Math.sqrt(2), within(0.4));
     }
 
-    /** Each look and each work has its price, and an evening in the shed one way there. */
+    /** Each look and each work has its price, a wheel is opened once in an evening, and who rode is in the shed anyway. */
     @Test
     void minutesAreCounted() {
+        int[] evenings = new int[2];
         Map<Figure, Double> year = Year.of(new Home(13), new Idle() {
-            private int evenings;
+            private LocalDate rode;
+
+            @Override
+            public void before(Shed shed, Shed.Ride ride) {
+                rode = shed.today();
+            }
 
             @Override
             public void evening(Shed shed) {
-                if (evenings++ < 10) {
+                if (evenings[0] + evenings[1] < 40) {
+                    evenings[shed.today().equals(rode) ? 1 : 0]++;
                     shed.dip(shed.wheels().get(0));
+                    shed.pour(shed.wheels().get(0), 1);
                     shed.read(shed.wheels().get(0));
                 }
             }
         });
-        assertThat(year.get(Figure.TRIPS)).isEqualTo(10);
-        assertThat(year.get(Figure.DIPS)).isEqualTo(10);
-        assertThat(year.get(Figure.MINUTES) - 20 * year.get(Figure.FLATS)).isCloseTo(10 * (7 + 1 + 5), within(1e-9));
+        assertThat(evenings[1]).as("evenings after a ride").isPositive();
+        assertThat(year.get(Figure.TRIPS)).isEqualTo(evenings[0]);
+        assertThat(year.get(Figure.DIPS)).isEqualTo(40);
+        assertThat(year.get(Figure.MINUTES) - 20 * year.get(Figure.FLATS))
+                .isCloseTo(40 * (4 + 3 + 8 + 1) + 5 * evenings[0], within(1e-9));
     }
 
     /** The weather to come is not this year's. */
