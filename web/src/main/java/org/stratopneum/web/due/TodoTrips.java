@@ -103,7 +103,8 @@ class TodoTrips {
                     LocalDate own = own(item, all.today());
                     String moved = wording.text(
                             "todo.together.moved",
-                            wording.text("todo.event", matter.what(), matter.where()),
+                            matter.what(),
+                            matter.where(),
                             DateText.weekday(trip.day()),
                             DateText.weekday(own));
                     SealantState liquid = all.known().sealant().get(item.wheelId());
