@@ -241,7 +241,8 @@ public class DueEntries {
                                 "bubble",
                                 "/wheels/" + search.wheelId() + "/leak",
                                 DueEntry.Kind.CARD,
-                                LocalDate.ofInstant(search.at(), rider.zoneId()))))
+                                LocalDate.ofInstant(search.at(), rider.zoneId()),
+                                null)))
                 .findFirst();
     }
 
@@ -263,7 +264,8 @@ public class DueEntries {
                 "bell",
                 path,
                 DueEntry.Kind.FOLLOW_UP,
-                followUp.dueOn());
+                followUp.dueOn(),
+                null);
     }
 
     /** Where what is left to do after a stop is done. */
@@ -287,6 +289,7 @@ public class DueEntries {
                 "shelf",
                 "/shelf/" + bottle.id(),
                 DueEntry.Kind.NOTED,
-                bottle.bestBefore());
+                bottle.bestBefore(),
+                null);
     }
 }

@@ -32,21 +32,6 @@ public record DueEntry(
         LocalDate due,
         DueItem item) {
 
-    /** What no state of a wheel makes due. */
-    DueEntry(
-            String key,
-            UUID wheel,
-            String bike,
-            WheelPosition position,
-            String where,
-            String what,
-            String icon,
-            String path,
-            Kind kind,
-            LocalDate due) {
-        this(key, wheel, bike, position, where, what, icon, path, kind, due, null);
-    }
-
     /** What can be done about it on the list itself. */
     public enum Kind {
         /** Done where its path leads; it can be snoozed and skipped. */

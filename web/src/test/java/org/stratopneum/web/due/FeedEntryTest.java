@@ -16,7 +16,8 @@ class FeedEntryTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 3, 10);
 
     private static DueEntry due(LocalDate day) {
-        return new DueEntry("key", null, null, null, "Heron", "look", "bubble", "/todo", DueEntry.Kind.NOTED, day);
+        return new DueEntry(
+                "key", null, null, null, "Heron", "look", "bubble", "/todo", DueEntry.Kind.NOTED, day, null);
     }
 
     /** It rings the evening before, or where that is over soon, and at an hour at which people are awake. */
