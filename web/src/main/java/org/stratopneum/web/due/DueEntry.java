@@ -50,7 +50,7 @@ public record DueEntry(
         return !due.isAfter(day);
     }
 
-    /** Whether it is a ride of the list: a reminder of its own, as a calendar brings it in. */
+    /** Whether it is a day of the rider's own at the bikes, as a ride that a calendar brought in. */
     boolean isRide() {
         return kind == Kind.FOLLOW_UP && wheel == null;
     }
