@@ -11,7 +11,7 @@ import org.openqa.selenium.support.ui.Select;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.Site;
 
-/** On a phone: fill, dip, read how much that is, plan the next look, put it off, and take that back. */
+/** On a phone: fill, dip, read how much that is, plan what comes, put it off, and take that back. */
 @ExtendWith(RunningApplication.class)
 @ResourceLock("demo garage")
 class SealantAtTheBenchTest {
@@ -27,7 +27,7 @@ class SealantAtTheBenchTest {
     }
 
     @Test
-    void aDipOfNineIsToldInMillilitresWithWhatToAddAndWhenToLook() {
+    void aDipOfNineIsToldInMillilitresWithWhatToAddAndWhenToRefresh() {
         try (Browser phone = Browser.phone(390)) {
             new Newcomer(phone, site).entersABike();
             phone.open(site.address() + "/garage");
@@ -43,7 +43,9 @@ class SealantAtTheBenchTest {
             phone.click("a[data-open=dip]");
             phone.type("#depths", "12 9 9 9");
             phone.press("#note-dips");
-            assertThat(phone.text("main")).contains("Check it", "80 % likely", "check by", "refresh by");
+            assertThat(phone.text("main"))
+                    .contains("Refresh it", "80 % likely", "refresh by")
+                    .doesNotContain("check by");
             assertThat(phone.find("#why").getDomProperty("textContent"))
                     .contains("Dipstick: 9.0 mm deep", "ml, give or take");
             assertThat(phone.find("#volume").getDomProperty("value"))
@@ -71,7 +73,7 @@ class SealantAtTheBenchTest {
                 .executeAsyncScript("const done = arguments[0]; window.saved.text().then((text) => {"
                         + " const tree = new DOMParser().parseFromString(text, 'image/svg+xml');"
                         + " const ids = [...text.matchAll(/url\\(#(.*?)\\)/g)].map((one) => one[1]);"
-                        + " done([tree.documentElement.nodeName, text.includes('check by'), text.includes('class='),"
+                        + " done([tree.documentElement.nodeName, text.includes('refresh by'), text.includes('class='),"
                         + " ids.every((id) => tree.getElementById(id) !== null)].join(' ')); });");
         assertThat(saved).isEqualTo("svg true false true");
     }
