@@ -55,6 +55,14 @@ for (const form of document.querySelectorAll("form[data-live]")) {
   };
   form.addEventListener("input", soon);
   form.addEventListener("change", soon);
+  // what was typed before this module came is told too
+  [...form.elements].filter(isTyped).forEach((field) => soon({ target: field }));
+}
+
+function isTyped(field) {
+  return ["checkbox", "radio"].includes(field.type)
+    ? field.checked !== field.defaultChecked
+    : field.value !== (field.defaultValue ?? field.value);
 }
 
 // What is typed into a form that is not kept yet stands in its address, so that going back to it finds all of it.

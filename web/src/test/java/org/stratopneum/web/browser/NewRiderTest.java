@@ -106,6 +106,24 @@ class NewRiderTest {
         assertThat(browser.text("#told-more")).contains("highest 43.5 psi, the tire is not made for tubeless");
     }
 
+    /** Modules come after the page: whoever is quicker than the line is answered all the same. */
+    @Test
+    void whatIsTypedBeforeThePageIsWholeIsToldToo() {
+        rider.signsUp();
+        browser.open(site.address() + "/bikes/new");
+        browser.driver().executeScript("""
+                const typed = {"rear-size": "29x2.25", "rear-rimWidth": "30", "rear-tireMax": "50", rider: "70", bike: "13"};
+                for (const [id, value] of Object.entries(typed)) {
+                  document.getElementById(id).value = value;
+                }
+                for (const id of ["rear-setup-TUBELESS", "ground-CROSS_COUNTRY"]) {
+                  document.getElementById(id).checked = true;
+                }
+                import(document.getElementById("modules").dataset.live + "?late");
+                """);
+        assertThat(waitForTold("#told-rear")).isNotEmpty();
+    }
+
     @Test
     void whereASizeMeansSeveralTheRiderIsAsked() {
         rider.signsUp();
