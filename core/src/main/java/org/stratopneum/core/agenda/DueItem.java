@@ -33,8 +33,17 @@ public record DueItem(UUID wheelId, DueReason reason, LocalDate due, LocalDate f
         return !due.isAfter(day);
     }
 
-    /** Whether it can be done on {@code day}: what has waited for too long can be as well. */
+    /** Its own day, which is today where that is over. */
+    public LocalDate ownDay(LocalDate today) {
+        return isDueOn(today) ? today : due;
+    }
+
+    /** The last day for it, which is today where that is over. */
+    LocalDate lastDay(LocalDate today) {
+        return until.isBefore(today) ? today : until;
+    }
+
     boolean canBeDoneOn(LocalDate day, LocalDate today) {
-        return !from.isAfter(day) && !(until.isBefore(today) ? today : until).isBefore(day);
+        return !from.isAfter(day) && !lastDay(today).isBefore(day);
     }
 }

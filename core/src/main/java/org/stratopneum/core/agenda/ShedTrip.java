@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What is done in one go on a day, on however many wheels: each matter within the days on which it makes sense and can
@@ -27,28 +28,28 @@ public record ShedTrip(LocalDate day, List<DueItem> items) {
     }
 
     /**
-     * As few trips as there can be beside days on which somebody is at the bikes anyway, few of those too, and on each
-     * whatever else can be done by then; what could be done on more than one is done as near to its day as it can be. Who is
-     * there today does all that makes sense already.
+     * As few trips as there can be beside days on which somebody is at the bikes anyway, few of those too, each as near to
+     * the days of its matters as they all bear, and on each whatever else can be done by then. Who is there today does all
+     * that makes sense already.
      *
-     * @param items those due by {@code lastDay} make a trip where there is none; others only join one
+     * @param items those that can wait no longer than {@code lastDay} make a trip where there is none; others only join one
      * @param anyway days on which somebody is there, as for a ride; those before {@code today} do not count
-     * @return earliest first
+     * @return earliest first, no two on a day
      */
     public static List<ShedTrip> plan(
             Collection<DueItem> items, Collection<LocalDate> anyway, LocalDate today, LocalDate lastDay) {
         NavigableSet<LocalDate> there = new TreeSet<>(anyway);
         there.headSet(today).clear();
         NavigableSet<LocalDate> days = new TreeSet<>(there.headSet(today, true));
-        List<DueItem> due = items.stream()
-                .filter(item -> item.isDueOn(lastDay))
+        List<DueItem> pressing = items.stream()
+                .filter(item -> !item.until().isAfter(lastDay))
                 .sorted(Comparator.comparing(DueItem::until))
                 .toList();
-        due.stream()
+        pressing.stream()
                 .filter(item -> nearest(item, there, today).isEmpty())
                 .filter(item -> nearest(item, days, today).isEmpty())
-                .forEachOrdered(item -> days.add(item.until().isBefore(today) ? today : item.until()));
-        due.stream()
+                .forEachOrdered(item -> days.add(item.lastDay(today)));
+        pressing.stream()
                 .filter(item -> nearest(item, days, today).isEmpty())
                 .forEachOrdered(item -> days.add(there.floor(item.until())));
         Map<LocalDate, List<DueItem>> byDay = new TreeMap<>();
@@ -58,18 +59,22 @@ public record ShedTrip(LocalDate day, List<DueItem> items) {
                         .ifPresent(day -> byDay.computeIfAbsent(day, one -> new ArrayList<>())
                                 .add(item)));
         return byDay.entrySet().stream()
-                .map(entry -> new ShedTrip(entry.getKey(), withoutNeedlessLooks(entry.getValue())))
+                .map(entry -> new ShedTrip(entry.getKey(), withoutNeedlessLooks(entry.getValue())).nearer(there, today))
                 .toList();
     }
 
-    /** The same on that day, of those on which all of it can be done, that is nearest to their own days; of two, the earlier. */
-    public ShedTrip nearest(LocalDate today) {
-        LocalDate best = items.stream()
-                .map(item -> item.isDueOn(today) ? today : item.due())
-                .filter(own -> items.stream().allMatch(item -> item.canBeDoneOn(own, today)))
+    /** On that day which is nearest to its matters' own, of those days on which all of it can be done; of two, the earlier. */
+    private ShedTrip nearer(NavigableSet<LocalDate> there, LocalDate today) {
+        if (day.equals(today)) {
+            return this;
+        }
+        Stream<LocalDate> others =
+                there.contains(day) ? there.stream() : items.stream().map(item -> item.ownDay(today));
+        return others.filter(other -> items.stream().allMatch(item -> item.canBeDoneOn(other, today)))
                 .min(Comparator.comparingLong(this::daysAway).thenComparing(Comparator.naturalOrder()))
-                .orElse(day);
-        return daysAway(best) < daysAway(day) ? new ShedTrip(best, items) : this;
+                .filter(other -> daysAway(other) <= daysAway(day))
+                .map(other -> new ShedTrip(other, items))
+                .orElse(this);
     }
 
     private long daysAway(LocalDate from) {

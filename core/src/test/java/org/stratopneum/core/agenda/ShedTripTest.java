@@ -47,7 +47,7 @@ class ShedTripTest {
         DueItem soon = item(REAR, DueReason.SEALANT_LOOK, 1, 6, 9);
         assertThat(plan(Set.of(ride, TODAY.minusDays(3)), soon)).containsExactly(new ShedTrip(ride, List.of(soon)));
         DueItem notYet = item(REAR, DueReason.SEALANT_LOOK, 3, 6, 9);
-        assertThat(plan(Set.of(ride), notYet)).containsExactly(new ShedTrip(TODAY.plusDays(9), List.of(notYet)));
+        assertThat(plan(Set.of(ride), notYet)).containsExactly(new ShedTrip(TODAY.plusDays(6), List.of(notYet)));
     }
 
     @Test
@@ -58,19 +58,29 @@ class ShedTripTest {
 
     /** Nothing is moved farther than it must be. */
     @Test
-    void withoutARideATripIsAsNearToTheDaysOfItsMattersAsItCanBe() {
+    void aTripIsAsNearToTheDaysOfItsMattersAsItCanBe() {
         DueItem alone = item(REAR, DueReason.PREVENTION_LOOK, 2, 3, 5);
-        ShedTrip trip = plan(Set.of(), alone).get(0);
-        assertThat(trip.day()).isEqualTo(TODAY.plusDays(5));
-        assertThat(trip.nearest(TODAY).day()).isEqualTo(TODAY.plusDays(3));
+        assertThat(plan(Set.of(), alone)).containsExactly(new ShedTrip(TODAY.plusDays(3), List.of(alone)));
 
         DueItem early = item(REAR, DueReason.SEALANT_LOOK, 0, 2, 9);
         DueItem late = item(FRONT, DueReason.SEALANT_LOOK, 4, 7, 12);
         DueItem later = item(FRONT, DueReason.PREVENTION_LOOK, 4, 8, 12);
-        assertThat(plan(Set.of(), early, late, later).get(0).nearest(TODAY).day())
-                .isEqualTo(TODAY.plusDays(7));
+        assertThat(plan(Set.of(), early, late, later)).extracting(ShedTrip::day).containsExactly(TODAY.plusDays(7));
+        assertThat(plan(Set.of(TODAY.plusDays(3), TODAY.plusDays(5), TODAY.plusDays(9)), early, late))
+                .as("of the rides that both bear")
+                .extracting(ShedTrip::day)
+                .containsExactly(TODAY.plusDays(5));
         DueItem overdue = item(FRONT, DueReason.SEALANT_LOOK, -9, -4, 2);
-        assertThat(plan(Set.of(), overdue).get(0).nearest(TODAY).day()).isEqualTo(TODAY);
+        assertThat(plan(Set.of(), overdue)).extracting(ShedTrip::day).containsExactly(TODAY);
+    }
+
+    /** What can still wait makes no trip, but is done by who is there today. */
+    @Test
+    void whoIsThereTodayDoesWhatCouldWait() {
+        DueItem waits = item(REAR, DueReason.SEALANT_LOOK, -3, 0, 5);
+        assertThat(ShedTrip.plan(List.of(waits), Set.of(), TODAY, TODAY)).isEmpty();
+        assertThat(ShedTrip.plan(List.of(waits), Set.of(TODAY), TODAY, TODAY))
+                .containsExactly(new ShedTrip(TODAY, List.of(waits)));
     }
 
     @Test
@@ -79,7 +89,7 @@ class ShedTripTest {
         DueItem refresh = item(REAR, DueReason.SEALANT_REFRESH, 0, 3, 3);
         DueItem other = item(FRONT, DueReason.SEALANT_LOOK, 0, 1, 3);
         assertThat(plan(Set.of(), look, refresh, other))
-                .containsExactly(new ShedTrip(TODAY.plusDays(3), List.of(other, refresh)));
+                .containsExactly(new ShedTrip(TODAY.plusDays(1), List.of(other, refresh)));
     }
 
     @Test
@@ -107,6 +117,7 @@ class ShedTripTest {
                 anyway.add(TODAY.plusDays(random.nextInt(DAYS)));
             }
             List<ShedTrip> trips = ShedTrip.plan(items, anyway, TODAY, TODAY.plusDays(2L * DAYS));
+            assertThat(trips).extracting(ShedTrip::day).doesNotHaveDuplicates();
             assertThat(trips.stream().flatMap(trip -> trip.items().stream()))
                     .containsExactlyInAnyOrderElementsOf(items);
             assertThat(trips)

@@ -46,12 +46,10 @@ class TodoTrips {
         Map<LocalDate, String> rides = all.matters().stream()
                 .filter(matter -> matter.isRide() && matter.isDueOn(lastDay))
                 .collect(Collectors.toMap(DueEntry::due, DueEntry::what, (one, other) -> one));
-        List<ShedTrip> trips = ShedTrip.plan(matters.keySet(), rides.keySet(), today, lastDay).stream()
-                .map(trip -> rides.containsKey(trip.day()) ? trip : trip.nearest(today))
-                .toList();
+        List<ShedTrip> trips = ShedTrip.plan(matters.keySet(), rides.keySet(), today, lastDay);
         long apart = trips.stream()
                 .flatMap(trip -> trip.items().stream())
-                .map(item -> own(item, today))
+                .map(item -> item.ownDay(today))
                 .distinct()
                 .count();
         return trips.size() >= apart
@@ -67,10 +65,6 @@ class TodoTrips {
     /** What wants doing before a ride is no matter of choice, and a core is washed with its refresh. */
     private static boolean movable(DueItem item) {
         return item.reason().needs() != DueReason.Needs.BEFORE_RIDING && item.reason() != DueReason.CORE_SERVICE;
-    }
-
-    private static LocalDate own(DueItem item, LocalDate today) {
-        return item.isDueOn(today) ? today : item.due();
     }
 
     private TodoPage.Trip trip(
@@ -94,13 +88,13 @@ class TodoTrips {
                 rides.get(trip.day()));
     }
 
-    /** By how many days a matter is moved, and what that does to the chance of too little sealant. */
+    /** What is moved, and for what waits the chance of too little sealant. */
     private Stream<String> cost(ShedTrip trip, Map<DueItem, DueEntry> matters, DueEntries.All all) {
         return trip.items().stream()
-                .filter(item -> !trip.day().equals(own(item, all.today())))
+                .filter(item -> !trip.day().equals(item.ownDay(all.today())))
                 .map(item -> {
                     DueEntry matter = matters.get(item);
-                    LocalDate own = own(item, all.today());
+                    LocalDate own = item.ownDay(all.today());
                     String moved = wording.text(
                             "todo.together.moved",
                             matter.what(),
@@ -108,7 +102,9 @@ class TodoTrips {
                             DateText.weekday(trip.day()),
                             DateText.weekday(own));
                     SealantState liquid = all.known().sealant().get(item.wheelId());
-                    return liquid == null || !OF_SEALANT.contains(item.reason())
+                    return liquid == null
+                                    || !OF_SEALANT.contains(item.reason())
+                                    || trip.day().isBefore(own)
                             ? moved
                             : wording.text(
                                     "todo.together.risk", moved, percent(liquid, trip.day()), percent(liquid, own));

@@ -61,7 +61,7 @@ class TogetherTest {
         assertThat(together())
                 .containsPattern("\\d days? at the bikes instead of \\d")
                 .contains("Check the sealant: Plover, both wheels")
-                .contains("What moving them costs", "Chance of too little: ");
+                .contains("What moving them costs", " instead of ");
         String list = rider.get("/todo").body();
         assertThat(list).as("each on its own day too").contains("Plover rear", "Plover front");
     }

@@ -1,21 +1,17 @@
 package org.stratopneum.bench.season.riders;
 
-import org.stratopneum.core.air.StandardAtmosphere;
 import org.stratopneum.core.diagnosis.AirSystem;
 import org.stratopneum.core.quantity.GaugePressure;
-import org.stratopneum.core.trailside.AirBudget;
 import org.stratopneum.core.trailside.End;
 import org.stratopneum.core.trailside.Ladder;
 import org.stratopneum.core.trailside.Rung;
 import org.stratopneum.core.trailside.Situation;
+import org.stratopneum.core.trailside.UsualAir;
 
 /** What riders do beside the trail with a flat wheel. */
 public final class Beside {
 
     private static final String HOLDS = "holds";
-
-    /** A tire that is ridden on sags to this between fillings (ratio of the recommended pressure). */
-    private static final double LOW = 0.88;
 
     private Beside() {}
 
@@ -49,12 +45,7 @@ public final class Beside {
                 stop.where(),
                 stop.size(),
                 stop.sloshes(),
-                AirBudget.of(
-                        wheel.tire().section().airVolumeL(),
-                        StandardAtmosphere.SEA_LEVEL,
-                        usual,
-                        GaugePressure.kpa(LOW * usual.kpa()),
-                        most),
+                UsualAir.of(wheel.tire(), usual, most),
                 stop.bag(),
                 GaugePressure.ZERO);
         while (true) {

@@ -159,8 +159,8 @@ public final class SealantChart {
                 .reduce((earlier, later) -> later)
                 .map(at -> at.ml.p50())
                 .orElse(0.0);
-        svg.line("l", x, TOP - 14, x, bottom)
-                .text("milk-tx on-film", Math.max(LEFT + 40, Math.min(WIDTH - 60, x)), TOP - 20, "middle", words.today)
+        svg.line("l", x, TOP - 8, x, bottom)
+                .text("milk-tx on-film", Math.max(LEFT + 40, Math.min(WIDTH - 60, x)), TOP - 14, "middle", words.today)
                 .circle("milk-o", x, y(ml), 6);
     }
 
