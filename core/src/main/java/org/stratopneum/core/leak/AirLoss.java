@@ -5,11 +5,12 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.stratopneum.core.quantity.GaugePressure;
 
 /**
  * What the readings of a wheel say of the air that it loses: how fast, whether it loses more than before, whether it went
- * flat, and whether somebody pumped without noting it. All of it follows from the readings since the tire was fitted or
+ * flat, whether air went at once, and whether somebody pumped without noting it. All of it follows from the readings since the tire was fitted or
  * last mended (docs/handbook, page 6). It leaves out what its filter and its test leave out, the first hours after
  * pumping, while the air cools, and that rubber lets through more when it is warm.
  */
@@ -62,6 +63,7 @@ public final class AirLoss {
     private final RiseTest test;
     private final List<Row> rows = new ArrayList<>();
     private final List<UnloggedPumping> unlogged = new ArrayList<>();
+    private final List<GoneAtOnce> gone = new ArrayList<>();
 
     private double lastFall;
     private double usual;
@@ -101,13 +103,19 @@ public final class AirLoss {
         Instant judged = latest.size() == turns.size()
                 ? Instant.MIN
                 : latest.get(latest.size() - 1).reading().at().minus(JUDGED);
-        for (Turn turn : latest) {
+        Set<Integer> gone = GoneAtOnce.in(latest, heightM);
+        for (int i = 0; i < latest.size(); i++) {
+            Turn turn = latest.get(i);
             LeakReading reading = turn.reading();
             double kpa = reading.at20(heightM).kpa();
             if (turn.afterInflation()) {
                 before = null;
                 loss.sudden = null;
                 loss.foundFlat = null;
+            }
+            if (before != null && gone.contains(i)) {
+                loss.gone.add(new GoneAtOnce(before, reading));
+                before = null;
             }
             if (kpa > FLAT_KPA) {
                 loss.read(reading, kpa, before, !reading.at().isBefore(judged));
@@ -284,6 +292,11 @@ public final class AirLoss {
     /** Where somebody must have pumped without noting it, oldest first. */
     public List<UnloggedPumping> unlogged() {
         return List.copyOf(unlogged);
+    }
+
+    /** Where air went at once and not at a pace, oldest first. */
+    public List<GoneAtOnce> goneAtOnce() {
+        return List.copyOf(gone);
     }
 
     /** Since when the leak is to be looked for: once told it stays so until it is mended. */

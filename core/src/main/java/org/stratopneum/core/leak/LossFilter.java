@@ -136,7 +136,7 @@ final class LossFilter {
     }
 
     /** What a degree does to the logarithm of a pressure (1/C). */
-    private static double perC(double kpa) {
+    static double perC(double kpa) {
         return (kpa + AMBIENT_KPA) / (REFERENCE_KELVIN * kpa);
     }
 

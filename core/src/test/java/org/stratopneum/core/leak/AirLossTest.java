@@ -162,13 +162,26 @@ class AirLossTest {
         Instant since = looks.loss().dueSince().orElseThrow();
         looks.set(49.003, 150);
         for (int week = 8; week <= 12; week++) {
-            looks.found(7 * week, 138).set(7 * week + 0.003, 150);
+            looks.found(7 * week, 128).set(7 * week + 0.003, 150);
             AirLoss loss = looks.loss();
             assertThat(loss.dueSince()).contains(since);
             assertThat(loss.alarm()).isEqualTo(AirLoss.Alarm.DUE);
         }
         assertThat(due(UUID.randomUUID(), looks.loss(), null).orElseThrow().due())
                 .isEqualTo(LocalDate.ofInstant(since, ZoneOffset.UTC));
+    }
+
+    /** Where it loses as little as ever for three weeks, air went at once and there is no leak to look for. */
+    @Test
+    void whatIsDueIsTakenBackWhereTheLossDoesNotGoOn() {
+        Looks looks = sixWeeks()
+                .found(49, 118)
+                .set(49.003, 150)
+                .found(56, 138)
+                .set(56.003, 150)
+                .found(63, 138);
+        assertThat(looks.loss().alarm()).isEqualTo(AirLoss.Alarm.DUE);
+        assertThat(looks.set(63.003, 150).found(70, 138).loss().alarm()).isEqualTo(AirLoss.Alarm.NONE);
     }
 
     @Test

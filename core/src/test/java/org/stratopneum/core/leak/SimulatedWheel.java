@@ -64,6 +64,11 @@ final class SimulatedWheel {
         return day;
     }
 
+    /** A share of its air goes at once (ratio). */
+    void burps(double share) {
+        kpa *= 1 - share;
+    }
+
     /** One more look at a wheel that loses so much a day, or so much from a day on. */
     void look(double perDay, double risesOn, double then) {
         double days = rhythm.days + rhythm.jitter * (2 * random.nextDouble() - 1);

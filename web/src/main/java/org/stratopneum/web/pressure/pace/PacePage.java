@@ -14,6 +14,7 @@ import org.stratopneum.web.platform.wording.FormView;
  * @param flat that it went flat, in words, or null
  * @param onceMore that it is to be read once more, in words, or null
  * @param unlogged what nobody can explain, or null
+ * @param gone that air went at once in one of the spans, in words, or null
  * @param ahead what comes of it, in words
  * @param evening what to set now for later, in words, or null
  * @param holeForm how fast it went down, or null without a tire that goes with its rim
@@ -29,6 +30,7 @@ record PacePage(
         String flat,
         String onceMore,
         Unlogged unlogged,
+        String gone,
         List<String> ahead,
         FormView form,
         Evening evening,

@@ -118,6 +118,7 @@ class PaceService {
                         .flatMap(found -> words.onceMore(found, rider))
                         .orElse(null),
                 read.flatMap(found -> unlogged(found, id, rider)).orElse(null),
+                read.flatMap(found -> gone(found, rider)).orElse(null),
                 outlook.map(found -> words.ahead(found, window, rider, now)).orElse(List.of()),
                 new FormView(
                         evening.typed(),
@@ -174,6 +175,16 @@ class PaceService {
                         .filter(row -> row.happenedAt().equals(found.after().at()))
                         .findFirst()
                         .map(row -> words.unlogged(row.id(), found, read.heightM(), rider)));
+    }
+
+    /** As long as the stretch is among those that are listed. */
+    private Optional<String> gone(WheelLoss read, Rider rider) {
+        List<List<LeakReading>> spans = Turn.spans(read.turns());
+        return read.loss().goneAtOnce().stream()
+                .filter(found -> spans.subList(Math.max(0, spans.size() - LATEST_SPANS), spans.size()).stream()
+                        .anyMatch(span -> span.contains(found.after())))
+                .reduce((earlier, later) -> later)
+                .map(found -> words.gone(found, read.heightM(), rider));
     }
 
     private List<PacePage.Span> spans(WheelLoss read, Rider rider) {

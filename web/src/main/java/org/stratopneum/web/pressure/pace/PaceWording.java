@@ -13,6 +13,7 @@ import org.stratopneum.core.air.HoleSize;
 import org.stratopneum.core.air.Surroundings;
 import org.stratopneum.core.leak.AirLoss;
 import org.stratopneum.core.leak.FoundFlat;
+import org.stratopneum.core.leak.GoneAtOnce;
 import org.stratopneum.core.leak.LeakBands;
 import org.stratopneum.core.leak.LeakClass;
 import org.stratopneum.core.leak.LeakReading;
@@ -192,6 +193,17 @@ public class PaceWording {
 
     /** Longer than this is said in hours. */
     private static final long MINUTES_MOST = 90;
+
+    /** "1.55 bar on 10 Nov, 0.69 on 14 Nov, both at 20 °C, and little since." */
+    String gone(GoneAtOnce found, double heightM, Rider rider) {
+        PressureUnit unit = rider.pressureUnit();
+        return wording.text(
+                "pace.gone",
+                PressureText.text(found.before().at20(heightM), unit),
+                DateText.moment(found.before().at(), rider.zoneId()),
+                PressureText.text(found.after().at20(heightM), unit),
+                DateText.moment(found.after().at(), rider.zoneId()));
+    }
 
     /** "1.49 bar on 19 Nov, more than expected after 1.42 on 12 Nov. ..." */
     PacePage.Unlogged unlogged(UUID entry, UnloggedPumping found, double heightM, Rider rider) {

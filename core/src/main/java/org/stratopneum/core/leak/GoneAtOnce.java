@@ -1,0 +1,95 @@
+package org.stratopneum.core.leak;
+
+import java.time.Duration;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Air that was gone between two readings and by what was read later did not go at one pace: at a burp, by a hole that closed,
+ * by a hand at the valve. It says nothing of how fast the wheel loses air, and would blur what does (our judgement). It leaves
+ * out less than a fifth of the air, and what nobody has read at least twice after it.
+ *
+ * @param before the reading before it
+ * @param after the one that found it gone
+ */
+public record GoneAtOnce(LeakReading before, LeakReading after) {
+
+    private static final double MILLIS_PER_DAY = Duration.ofDays(1).toMillis();
+
+    /** Two stretches with a reading at their end tell. */
+    private static final int ENOUGH = 2;
+
+    /** The pace since is certainly less than this of what that loss would be as a pace (ratio). */
+    private static final double LESS = 0.5;
+
+    private static final double SURE_SIGMAS = 2;
+
+    /** More than this is no scatter: somebody pumped (of the logarithm). */
+    private static final double PUMPED = -0.05;
+
+    /**
+     * Those of some readings that found air gone at once, by their place.
+     *
+     * @param turns oldest first
+     * @param heightM where they were read (m)
+     */
+    static Set<Integer> in(List<Turn> turns, double heightM) {
+        double[] logs = turns.stream()
+                .map(turn -> turn.reading().at20(heightM))
+                .mapToDouble(held -> Math.log(Math.max(AirLoss.FLAT_KPA, held.kpa())))
+                .toArray();
+        Set<Integer> gone = new HashSet<>();
+        for (int i = 1; i < turns.size(); i++) {
+            double fall = logs[i - 1] - logs[i];
+            if (isOneStretch(turns, i)
+                    && fall > RiseTest.MUCH
+                    && wentSlowerSince(turns, logs, i, fall / days(turns, i))) {
+                gone.add(i);
+            }
+        }
+        return gone;
+    }
+
+    private static boolean wentSlowerSince(List<Turn> turns, double[] logs, int found, double pace) {
+        double days = 0;
+        double fell = 0;
+        double variance = 0;
+        int stretches = 0;
+        for (int i = found + 1; i < turns.size(); i++) {
+            double fall = logs[i - 1] - logs[i];
+            if (!isOneStretch(turns, i) || fall < PUMPED) {
+                continue;
+            }
+            days += days(turns, i);
+            fell += fall;
+            variance += variance(turns.get(i - 1), logs[i - 1]) + variance(turns.get(i), logs[i]);
+            stretches++;
+            if (stretches >= ENOUGH && fell + SURE_SIGMAS * Math.sqrt(variance) <= LESS * pace * days) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Of the logarithm of a reading, by its gauge and by how its warmth is known. */
+    private static double variance(Turn turn, double log) {
+        double kpa = Math.exp(log);
+        double gauge = GaugeNoise.ofLog(kpa);
+        double warmth = LossFilter.perC(kpa) * turn.reading().warmth().doubtC();
+        return gauge * gauge + warmth * warmth;
+    }
+
+    /** Long enough for a temperature to be another one, and not pumped between. */
+    private static boolean isOneStretch(List<Turn> turns, int i) {
+        return !turns.get(i).afterInflation() && days(turns, i) >= LossFilter.SOON_DAYS;
+    }
+
+    private static double days(List<Turn> turns, int i) {
+        return Duration.between(
+                                turns.get(i - 1).reading().at(),
+                                turns.get(i).reading().at())
+                        .toMillis()
+                / MILLIS_PER_DAY;
+    }
+}
