@@ -1,13 +1,17 @@
 package org.stratopneum.web.support;
 
 import java.time.Instant;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.stratopneum.core.pressure.SetupKind;
+import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogEntry;
 import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.log.Ridden;
+import org.stratopneum.web.log.WheelNote;
 
 /** One bike with one wheelset, made inside a test rider's transaction; ids are made by the caller's rider. */
 public record TestGarage(UUID bike, UUID wheelset, UUID rear, UUID front, UUID rearTire, UUID frontTire) {
@@ -50,6 +54,11 @@ public record TestGarage(UUID bike, UUID wheelset, UUID rear, UUID front, UUID r
                         + " values (?, ?, 57, 622, 'STANDARD', 350)",
                 tire,
                 name);
+    }
+
+    /** A ride of which no more was said than how the wheels felt, null where nothing was. */
+    public static Ridden ridden(WheelNote rear, WheelNote front) {
+        return new Ridden(null, null, null, Map.of(), false, PressureUnit.PSI, null, rear, front);
     }
 
     public static LogEntry entry(Instant at, LogSubject subject, LogDetail detail) {

@@ -6,7 +6,6 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,6 +42,9 @@ public class AirLosses {
     private static final Duration READ_FOR = Duration.ofDays(120);
 
     private static final List<LogKind> ASKED = asked();
+
+    /** Air goes at once. */
+    private static final List<LogKind> AT_ONCE = List.of(LogKind.RIDDEN, LogKind.PUNCTURE_SEALED);
 
     private static final String MATTER = "AIR_LOSS";
 
@@ -137,6 +139,7 @@ public class AirLosses {
     private static List<LogKind> asked() {
         List<LogKind> kinds = new ArrayList<>(LogKind.READINGS);
         kinds.addAll(LogKind.MENDING);
+        kinds.add(LogKind.PUNCTURE_SEALED);
         kinds.add(LogKind.JOB_ENDED);
         return List.copyOf(kinds);
     }
@@ -218,9 +221,7 @@ public class AirLosses {
                 .filter(row -> LogKind.READINGS.contains(row.kind()) && isOf(row, wheel, tire))
                 .filter(row -> mended == null || !row.at().isBefore(mended))
                 .toList();
-        List<Turn> turns = new ArrayList<>();
-        readings.forEach(row -> turns.add(new Turn(warmths.reading(row, bike.home()), row.afterInflation())));
-        Collections.reverse(turns);
+        List<Turn> turns = turns(readings, rows, row -> warmths.reading(row, bike.home()));
         boolean fresh = isFresh(wheel, tire, turns, now);
         return new Read(
                 wheel.wheelId(),
@@ -230,6 +231,27 @@ public class AirLosses {
                 bike.heightM(),
                 fresh,
                 latest(rows, List.of(LogKind.JOB_ENDED)));
+    }
+
+    /** Oldest first; what is read after air burst out, or a hole closed by itself, tells nothing of what was lost before. */
+    private static List<Turn> turns(
+            List<ReadingsMapper.Row> readings,
+            List<ReadingsMapper.Row> rows,
+            Function<ReadingsMapper.Row, LeakReading> asReading) {
+        List<Instant> burst = rows.stream()
+                .filter(row -> AT_ONCE.contains(row.kind()))
+                .map(ReadingsMapper.Row::at)
+                .toList();
+        List<Turn> turns = new ArrayList<>();
+        Instant before = Instant.MIN;
+        for (int i = readings.size() - 1; i >= 0; i--) {
+            ReadingsMapper.Row row = readings.get(i);
+            Instant last = before;
+            boolean anew = burst.stream().anyMatch(at -> at.isAfter(last) && !at.isAfter(row.at()));
+            turns.add(new Turn(asReading.apply(row), row.afterInflation() || anew));
+            before = row.at();
+        }
+        return turns;
     }
 
     /** A tubeless tire that came off and on is still the same; a tube may be another one. */

@@ -14,11 +14,13 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.stratopneum.core.job.Ending;
 import org.stratopneum.core.job.Job;
 import org.stratopneum.core.leak.LeakReading;
+import org.stratopneum.core.leak.Turn;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogEntry;
 import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.log.WheelNote;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.rider.RiderMapper;
 import org.stratopneum.web.support.RunningApplication;
@@ -81,9 +83,13 @@ class AirLossesTest {
     }
 
     private WheelLoss rear() {
+        return loss(parts.rear());
+    }
+
+    private WheelLoss loss(UUID wheel) {
         return rider.asks(() -> {
             BikeState bike = garage.bike(parts.bike());
-            return losses.of(List.of(bike), self(), now).get(parts.rear());
+            return losses.of(List.of(bike), self(), now).get(wheel);
         });
     }
 
@@ -170,6 +176,25 @@ class AirLossesTest {
         assertThat(rear().fresh()).isTrue();
         read(parts.rear(), other, 2, 150, true, 20.0);
         assertThat(rear().turns()).hasSize(1);
+    }
+
+    /** Air that burst out on a ride, or went by a hole that closed, is no loss of the days; the front lost none of it. */
+    @Test
+    void whatWentAtOnceIsNoLossOfTheDays() {
+        for (double[] read : new double[][] {{20, 150, 1}, {15, 144, 0}, {10, 100, 0}, {5, 96, 0}}) {
+            both(read[0], read[1], read[2] == 1, null);
+        }
+        double burst = rear().loss().rate().orElseThrow().perDay();
+        rider.does(() -> logbook.write(TestGarage.entry(
+                daysAgo(12),
+                LogSubject.wheelset(parts.bike(), parts.wheelset()),
+                TestGarage.ridden(new WheelNote(150.0, null, null, true, false), null))));
+        assertThat(rear().loss().rate().orElseThrow().perDay())
+                .isCloseTo(0.0081, within(0.0015))
+                .isLessThan(burst / 2);
+        assertThat(loss(parts.front()).loss().rate().orElseThrow().perDay()).isEqualTo(burst);
+        write(13, new LogDetail.PunctureSealed());
+        assertThat(rear().turns()).extracting(Turn::afterInflation).containsExactly(true, false, true, false);
     }
 
     /** Read with one gauge, the front tells how much it scatters. */

@@ -17,6 +17,7 @@ import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.log.WheelNote;
 import org.stratopneum.web.rider.RiderMapper;
 import org.stratopneum.web.support.KeptRounds;
 import org.stratopneum.web.support.RunningApplication;
@@ -113,6 +114,13 @@ class KeptLossTest {
                     rider.does(() -> parts.fit(logbook, wheel, tire, now));
                 }
                 yield "the tire goes on again, perhaps";
+            }
+            case 9 -> {
+                WheelNote note = new WheelNote(160.0, null, null, random.nextBoolean(), false);
+                LogDetail ridden = TestGarage.ridden(rear ? note : null, rear ? null : note);
+                rider.does(() -> logbook.write(
+                        TestGarage.entry(now, LogSubject.wheelset(parts.bike(), parts.wheelset()), ridden)));
+                yield ridden.toString();
             }
             default -> reads(random, rear, wheel, tire);
         };
