@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.LongStream;
 import javax.xml.stream.XMLStreamException;
+import org.stratopneum.bench.season.truth.DealtHome;
 import org.stratopneum.bench.season.truth.Figure;
 import org.stratopneum.bench.season.truth.Home;
 import org.stratopneum.bench.season.truth.Year;
@@ -53,7 +54,7 @@ public final class SeasonBench {
     }
 
     private static Map<Way, Map<Figure, Double>> years(long seed) {
-        Home home = new Home(seed);
+        Home home = new DealtHome(seed);
         Map<Way, Map<Figure, Double>> years = new EnumMap<>(Way.class);
         for (Way way : Way.values()) {
             years.put(way, Year.of(home, way.rider(seed)));

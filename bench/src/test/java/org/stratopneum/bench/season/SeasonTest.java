@@ -3,22 +3,24 @@ package org.stratopneum.bench.season;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.stratopneum.bench.season.truth.DealtHome;
 import org.stratopneum.bench.season.truth.Figure;
-import org.stratopneum.bench.season.truth.Home;
 import org.stratopneum.bench.season.truth.Year;
 
 class SeasonTest {
 
     private static Map<Figure, Double> year(Way way, long seed) {
-        return Year.of(new Home(seed), way.rider(seed));
+        return Year.of(new DealtHome(seed), way.rider(seed));
     }
 
     private static final Map<Way, List<Map<Figure, Double>>> YEARS = new EnumMap<>(Way.class);
@@ -52,6 +54,28 @@ class SeasonTest {
     void theSameSeedMakesTheSameYear() {
         for (Way way : List.of(Way.THUMB, Way.USUAL)) {
             assertThat(year(way, 3)).isEqualTo(year(way, 3)).isNotEqualTo(year(way, 4));
+        }
+    }
+
+    /** Another process lays its objects out otherwise, and still comes to the same. */
+    @Test
+    void anotherProcessMakesTheSameYear() throws IOException {
+        assertThat(printed(1)).isEqualTo(printed(2)).contains("minutes at the bench");
+    }
+
+    private static String printed(int layout) throws IOException {
+        Process other = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-XX:+UnlockExperimentalVMOptions",
+                        "-XX:hashCode=" + layout,
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        SeasonBench.class.getName(),
+                        "1",
+                        "2")
+                .start();
+        try (Stream<String> lines = other.inputReader(StandardCharsets.UTF_8).lines()) {
+            return lines.filter(line -> !line.endsWith(" s")).collect(Collectors.joining("\n"));
         }
     }
 

@@ -32,7 +32,6 @@ class DemoGarage implements SmartLifecycle {
     private final DemoParts parts;
     private final DemoYear year;
     private final DemoBench bench;
-    private final DemoRides rides;
     private final Logbook logbook;
     private final Gauges gauges;
     private final TransactionTemplate transaction;
@@ -45,7 +44,6 @@ class DemoGarage implements SmartLifecycle {
             DemoParts parts,
             DemoYear year,
             DemoBench bench,
-            DemoRides rides,
             Logbook logbook,
             Gauges gauges,
             TransactionTemplate transaction,
@@ -56,7 +54,6 @@ class DemoGarage implements SmartLifecycle {
         this.parts = parts;
         this.year = year;
         this.bench = bench;
-        this.rides = rides;
         this.logbook = logbook;
         this.gauges = gauges;
         this.transaction = transaction;
@@ -90,9 +87,7 @@ class DemoGarage implements SmartLifecycle {
                     clock.instant());
             parts.load("demo/garage.sql");
             DemoLogWriter pen = new DemoLogWriter(logbook, today, zone, SEED);
-            year.fit(pen);
-            rides.write(pen);
-            year.read(pen);
+            year.write(pen);
             bench.write(pen);
             parts.load("demo/card.sql");
             parts.load("demo/care.sql");

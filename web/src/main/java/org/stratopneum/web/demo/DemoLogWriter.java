@@ -48,10 +48,16 @@ final class DemoLogWriter {
     }
 
     Instant at(int daysAgo, int hour, int minute) {
-        return today.minusDays(daysAgo)
-                .atTime(LocalTime.of(hour, minute))
-                .atZone(zone)
-                .toInstant();
+        return at(daysAgo, LocalTime.of(hour, minute));
+    }
+
+    Instant at(int daysAgo, LocalTime time) {
+        return today.minusDays(daysAgo).atTime(time).atZone(zone).toInstant();
+    }
+
+    /** The ids of the demo's script: a fixed stem and a number. */
+    static UUID id(int number) {
+        return UUID.fromString("d0000000-0000-4000-8000-%012d".formatted(number));
     }
 
     int entries() {

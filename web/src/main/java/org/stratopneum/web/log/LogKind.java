@@ -76,7 +76,8 @@ public enum LogKind {
         this.detail = detail;
     }
 
-    Class<? extends LogDetail> detail() {
+    /** What an entry of this kind says. */
+    public Class<? extends LogDetail> detail() {
         return detail;
     }
 }

@@ -77,8 +77,13 @@ public final class Habits {
         }
 
         @Override
-        public void begin(Shed shed) {
-            shed.wheels().forEach(wheel -> pour.put(wheel, nextPour(shed.today())));
+        public void fitted(Shed shed, Wheel wheel) {
+            pour.put(wheel, nextPour(shed.today()));
+        }
+
+        @Override
+        public void removed(Shed shed, Wheel wheel) {
+            pour.remove(wheel);
         }
 
         void pumpTo(Shed shed, Wheel wheel, double kpa, double missing) {

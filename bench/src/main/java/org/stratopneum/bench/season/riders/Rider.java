@@ -9,8 +9,11 @@ import org.stratopneum.core.trailside.End;
 /** Somebody who looks after wheels. */
 public interface Rider {
 
-    /** On the day on which the year begins: every wheel has a full filling and stands as it was left. */
-    void begin(Shed shed);
+    /** A tire went on with a full filling, and stands as it was left: on the day on which the year begins, or later. */
+    void fitted(Shed shed, Wheel wheel);
+
+    /** A tire came off. */
+    void removed(Shed shed, Wheel wheel);
 
     /** Right before a ride. */
     void before(Shed shed, Ride ride);

@@ -2,10 +2,14 @@ package org.stratopneum.bench.season.riders;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
-import org.stratopneum.core.pressure.Casing;
+import java.util.stream.Stream;
+import org.stratopneum.core.diagnosis.Cause;
+import org.stratopneum.core.dialling.Feel;
 import org.stratopneum.core.pressure.Ground;
-import org.stratopneum.core.pressure.GroundMix;
+import org.stratopneum.core.pressure.Setup;
+import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.tire.TireOnRim;
 
@@ -17,17 +21,30 @@ public interface Shed {
      *
      * @param bike number of the bike, from 0
      * @param loadKg what stands on it, as the owner believes
-     * @param mostKpa the lower of what is printed on tire and rim
+     * @param usual the ride that it is set for
      */
     record Wheel(
             UUID id,
             int bike,
             boolean rear,
             TireOnRim tire,
-            Casing casing,
+            Setup setup,
             double loadKg,
-            double mostKpa,
-            GroundMix usual) {}
+            org.stratopneum.core.pressure.Ride usual) {
+
+        /** The lower of what is printed on tire and rim (kPa). */
+        public double mostKpa() {
+            return Stream.of(setup.tireMaxKpa(), setup.rimMaxKpa())
+                    .filter(Objects::nonNull)
+                    .mapToDouble(Double::doubleValue)
+                    .min()
+                    .orElseThrow();
+        }
+
+        boolean isTubeless() {
+            return setup.kind() == SetupKind.TUBELESS;
+        }
+    }
 
     /** A ride of a day: which bike, how far, on what. */
     record Ride(int bike, double km, Ground ground) {}
@@ -41,10 +58,23 @@ public interface Shed {
 
     /** How a wheel felt on the ride. */
     enum Felt {
-        SOFT,
-        RIGHT,
-        HARD,
-        STRUCK
+        SOFT(Feel.TOO_SOFT),
+        RIGHT(Feel.RIGHT),
+        HARD(Feel.TOO_HARD),
+        /** The rim struck. */
+        STRUCK(Feel.BURP_OR_STRIKE),
+        /** Air burst out at the bead. */
+        BURST(Feel.BURP_OR_STRIKE);
+
+        private final Feel said;
+
+        Felt(Feel said) {
+            this.said = said;
+        }
+
+        Feel said() {
+            return said;
+        }
     }
 
     LocalDate today();
@@ -72,6 +102,10 @@ public interface Shed {
     /** Sealant goes in, over what is left (ml). */
     void pour(Wheel wheel, double ml);
 
-    /** Looks for a leak, and mends what is found. */
-    void search(Wheel wheel, Order order);
+    /**
+     * Looks for a leak, and mends what is found.
+     *
+     * @return what it was, {@link Cause#NORMAL} where there was none
+     */
+    Cause search(Wheel wheel, Order order);
 }

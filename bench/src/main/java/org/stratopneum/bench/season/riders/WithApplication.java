@@ -22,6 +22,7 @@ import org.stratopneum.core.agenda.PressureLooks;
 import org.stratopneum.core.agenda.SealantLooks;
 import org.stratopneum.core.agenda.ShedTrip;
 import org.stratopneum.core.agenda.WheelPressure;
+import org.stratopneum.core.diagnosis.Cause;
 import org.stratopneum.core.dialling.Feel;
 import org.stratopneum.core.dialling.PersonalFactor;
 import org.stratopneum.core.dialling.RideNote;
@@ -31,11 +32,7 @@ import org.stratopneum.core.leak.LeakBands;
 import org.stratopneum.core.leak.LeakReading;
 import org.stratopneum.core.leak.PressureOutlook;
 import org.stratopneum.core.leak.Turn;
-import org.stratopneum.core.pressure.DropSchool;
 import org.stratopneum.core.pressure.PressureWindow;
-import org.stratopneum.core.pressure.Ride;
-import org.stratopneum.core.pressure.Setup;
-import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.pressure.WheelAdvice;
 import org.stratopneum.core.pressure.WheelCase;
 import org.stratopneum.core.quantity.GaugePressure;
@@ -50,9 +47,7 @@ import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.core.trailside.End;
 
 /** Follows the application: what it recommends, its list to do, and its search for a leak. */
-public final class WithApplication implements Rider {
-
-    private static final Schedule SCHEDULE = new Schedule.Measured();
+public class WithApplication implements Rider {
 
     /** The tires went on long before the year (days). */
     private static final int ON_FOR = 60;
@@ -72,6 +67,7 @@ public final class WithApplication implements Rider {
 
     private final Obedience obedience;
     private final boolean apart;
+    private final Journal journal;
     private final Random random;
     private final Map<Wheel, Log> logs = new LinkedHashMap<>();
     private final Map<UUID, Wheel> byId = new HashMap<>();
@@ -79,9 +75,19 @@ public final class WithApplication implements Rider {
 
     /** @param apart whether each matter is done on its own day, whatever else is due */
     public WithApplication(Obedience obedience, boolean apart, Random random) {
+        this(obedience, apart, Journal.NONE, random);
+    }
+
+    protected WithApplication(Obedience obedience, boolean apart, Journal journal, Random random) {
         this.obedience = obedience;
         this.apart = apart;
+        this.journal = journal;
         this.random = random;
+    }
+
+    /** How the dates of a wheel's sealant are chosen. */
+    protected Schedule schedule(Wheel wheel) {
+        return new Schedule.Measured();
     }
 
     /** What was written of one wheel, and what the application makes of it. */
@@ -89,6 +95,7 @@ public final class WithApplication implements Rider {
 
         final Wheel wheel;
         final LocalDate fitted;
+        final Schedule schedule;
         final SealantForecast.Tire tire;
         final double fullMl;
         final List<SealantEvent> sealant = new ArrayList<>();
@@ -96,7 +103,8 @@ public final class WithApplication implements Rider {
         PersonalFactor factor = PersonalFactor.PRIOR;
         GaugePressure read;
         LocalDate readOn;
-        boolean burped;
+        /** Air went at once since it was read, as the log has it: by a burp, or a hole that closed. */
+        boolean anew;
         /** Something happened since the last dip that may have cost liquid. */
         boolean struck;
 
@@ -108,22 +116,21 @@ public final class WithApplication implements Rider {
         boolean changed;
         List<DueItem> sealantDue = List.of();
 
-        Log(Wheel wheel, LocalDate today) {
+        Log(Wheel wheel, Schedule schedule, LocalDate today) {
             this.wheel = wheel;
+            this.schedule = schedule;
             fitted = today.minusDays(ON_FOR);
             SealantDose dose = SealantDose.of(wheel.tire().section(), DoseSchool.STANDARD, SealantDose.Extras.NONE);
             fullMl = dose.exactMl();
             tire = new SealantForecast.Tire(
                     wheel.tire().section(),
-                    SCHEDULE.thresholdMl(dose.minimumMl()),
-                    DryingRate.median(wheel.casing(), true, null));
+                    schedule.thresholdMl(dose.minimumMl()),
+                    DryingRate.median(wheel.setup().casing(), true, null));
         }
 
         WheelAdvice advice(double factor) {
-            Setup setup =
-                    new Setup(SetupKind.TUBELESS, false, wheel.casing(), false, wheel.mostKpa(), null, null, true);
-            Ride ride = new Ride(DropSchool.BALANCED, wheel.usual(), false, false);
-            return WheelAdvice.of(new WheelCase(wheel.tire(), setup, Mass.kg(wheel.loadKg()), ride, factor));
+            return WheelAdvice.of(
+                    new WheelCase(wheel.tire(), wheel.setup(), Mass.kg(wheel.loadKg()), wheel.usual(), factor));
         }
 
         WheelAdvice advice() {
@@ -133,10 +140,11 @@ public final class WithApplication implements Rider {
         void reads(Instant at, GaugePressure shown, double celsius, boolean afterPumping) {
             read = shown;
             readOn = day(at);
+            anew = false;
             turns.add(new Turn(
                     new LeakReading(at, shown, Temperature.celsius(celsius), LeakReading.Warmth.INDOORS),
                     afterPumping));
-            loss = AirLoss.of(turns, LeakBands.of(SetupKind.TUBELESS, false), GaugeNoise.USUAL, 0);
+            loss = AirLoss.of(turns, LeakBands.of(wheel.setup().kind(), false), GaugeNoise.USUAL, 0);
         }
 
         void mended(Instant at) {
@@ -160,7 +168,7 @@ public final class WithApplication implements Rider {
             PressureWindow window = advice().window();
             return PressureLooks.of(new WheelPressure(
                     wheel.id(),
-                    SetupKind.TUBELESS,
+                    wheel.setup().kind(),
                     fitted,
                     readOn,
                     read == null ? null : PressureLooks.judged(read, likely(now), window),
@@ -177,7 +185,7 @@ public final class WithApplication implements Rider {
         /** Worked out again where something was written, and the more often the nearer its days come. */
         List<DueItem> sealantDue(Shed shed) {
             LocalDate today = shed.today();
-            if (!changed && today.isBefore(goodUntil)) {
+            if (!wheel.isTubeless() || (!changed && today.isBefore(goodUntil))) {
                 return sealantDue;
             }
             // what happened on the day of the last one is not in it
@@ -187,7 +195,7 @@ public final class WithApplication implements Rider {
                     : forecast.later(sealant, today);
             changed = false;
             forecastOn = today;
-            sealantDue = SealantLooks.of(wheel.id(), SCHEDULE, forecast, null, today);
+            sealantDue = SealantLooks.of(wheel.id(), schedule, forecast, null, today);
             LocalDate near = sealantDue.get(0).due().minusDays(NEAR_DAYS);
             goodUntil = near.isAfter(today.plusDays(GOOD_DAYS)) ? today.plusDays(GOOD_DAYS) : today.plusDays(2);
             return sealantDue;
@@ -212,13 +220,18 @@ public final class WithApplication implements Rider {
     }
 
     @Override
-    public void begin(Shed shed) {
-        for (Wheel wheel : shed.wheels()) {
-            Log log = new Log(wheel, shed.today());
-            log.writes(new SealantEvent.Filled(shed.today(), log.fullMl, true));
-            logs.put(wheel, log);
-            byId.put(wheel.id(), wheel);
-        }
+    public void fitted(Shed shed, Wheel wheel) {
+        Log log = new Log(wheel, schedule(wheel), shed.today());
+        log.writes(new SealantEvent.Filled(shed.today(), log.fullMl, true));
+        logs.put(wheel, log);
+        byId.put(wheel.id(), wheel);
+        journal.fitted(shed.today(), wheel, log.fullMl);
+    }
+
+    @Override
+    public void removed(Shed shed, Wheel wheel) {
+        logs.remove(wheel);
+        journal.removed(shed.today(), wheel);
     }
 
     @Override
@@ -231,19 +244,50 @@ public final class WithApplication implements Rider {
                 .forEach(log -> looksAtPressure(shed, log, now));
     }
 
+    /** Reads a wheel in the morning, asked or not, and sets it where that is needed. */
+    protected void checks(Shed shed, Wheel wheel) {
+        looksAtPressure(shed, logs.get(wheel), at(shed, MORNING));
+    }
+
     private void looksAtPressure(Shed shed, Log log, Instant now) {
-        GaugePressure told = log.advice().pressure();
         GaugePressure shown = GaugePressure.kpa(shed.read(log.wheel));
         if (chance(obedience.writes())) {
-            log.reads(now, shown, shed.celsius(), log.burped);
-            log.burped = false;
+            writes(shed, log, shown, now);
         }
-        if (Math.abs(shown.kpa() / told.kpa() - 1) > NEAR) {
-            shed.pump(log.wheel, told.kpa());
-            // "I set both" is one touch
-            log.reads(now.plusSeconds(AFTERWARDS_S), told, shed.celsius(), true);
-            log.burped = false;
+        if (Math.abs(shown.kpa() / log.advice().pressure().kpa() - 1) > NEAR) {
+            sets(shed, log, now.plusSeconds(AFTERWARDS_S));
         }
+    }
+
+    /** "I set both" is one touch. */
+    private void sets(Shed shed, Log log, Instant at) {
+        GaugePressure told = log.advice().pressure();
+        shed.pump(log.wheel, told.kpa());
+        log.reads(at, told, shed.celsius(), true);
+        journal.set(at, log.wheel, told.kpa(), shed.celsius());
+    }
+
+    private void writes(Shed shed, Log log, GaugePressure shown, Instant at) {
+        log.reads(at, shown, shed.celsius(), log.anew);
+        journal.read(at, log.wheel, shown.kpa(), shed.celsius());
+    }
+
+    /** Looks at a wheel in the evening, and leaves it. */
+    protected void looks(Shed shed, Wheel wheel) {
+        writes(shed, logs.get(wheel), GaugePressure.kpa(shed.read(wheel)), at(shed, EVENING));
+    }
+
+    /** Sets a wheel in the evening, whatever it is at. */
+    protected void sets(Shed shed, Wheel wheel) {
+        sets(shed, logs.get(wheel), at(shed, EVENING));
+    }
+
+    /** A hole has closed by itself; it cost liquid. */
+    protected void sealed(Shed shed, Wheel wheel) {
+        Log log = logs.get(wheel);
+        log.writes(new SealantEvent.Spent(shed.today(), SealantEvent.Spent.USUAL_ML));
+        log.anew = true;
+        journal.sealed(shed.today(), wheel);
     }
 
     /** Who does not obey does what most do. */
@@ -257,36 +301,32 @@ public final class WithApplication implements Rider {
     @Override
     public void after(Shed shed, Shed.Ride ride, Map<Wheel, Felt> felt, Iterable<Wheel> flat) {
         rode = shed.today();
+        Map<Wheel, Journal.Note> notes = new LinkedHashMap<>();
         felt.forEach((wheel, how) -> {
             Log log = logs.get(wheel);
-            // air that went by the bead is no leak, and riders feel it go
-            log.burped |= how == Felt.STRUCK;
-            log.struck |= how == Felt.STRUCK;
-            if (log.read != null && chance(obedience.notes())) {
-                double ratio =
-                        Math.log(log.read.kpa() / log.advice(1).chainPressure().kpa());
+            boolean hit = how.said() == Feel.BURP_OR_STRIKE;
+            log.struck |= hit;
+            // what was struck or burst out is noted like work; how it felt, now and then
+            boolean noted = chance(hit ? obedience.writes() : obedience.notes());
+            log.anew |= noted && how == Felt.BURST;
+            if (log.read != null && noted) {
+                double chainKpa = log.advice(1).chainPressure().kpa();
+                double ratio = Math.log(log.read.kpa() / chainKpa);
                 if (RideNote.LOG_RATIO.problemOf("logRatio", ratio).isEmpty()) {
-                    Feel said = chance(obedience.wrong()) ? Feel.values()[random.nextInt(3)] : feel(how);
+                    Feel said = chance(obedience.wrong()) ? Feel.values()[random.nextInt(3)] : how.said();
                     log.factor = log.factor.after(new RideNote(ratio, said, true));
+                    notes.put(wheel, new Journal.Note(log.read.kpa(), chainKpa, said, how == Felt.BURST));
                 }
             }
         });
+        journal.rode(shed.today(), ride, notes);
         flat.forEach(wheel -> {
             Log log = logs.get(wheel);
-            log.writes(new SealantEvent.Spent(shed.today(), SealantEvent.Spent.USUAL_ML));
+            sealed(shed, wheel);
             log.mended(at(shed, EVENING));
             log.read = null;
             log.readOn = null;
         });
-    }
-
-    private static Feel feel(Felt how) {
-        return switch (how) {
-            case SOFT -> Feel.TOO_SOFT;
-            case RIGHT -> Feel.RIGHT;
-            case HARD -> Feel.TOO_HARD;
-            case STRUCK -> Feel.BURP_OR_STRIKE;
-        };
     }
 
     @Override
@@ -327,7 +367,10 @@ public final class WithApplication implements Rider {
     private void does(Shed shed, Log log, DueItem item) {
         switch (item.reason()) {
             case LEAK -> {
-                shed.search(log.wheel, Shed.Order.FINDER);
+                Cause cause = shed.search(log.wheel, Shed.Order.FINDER);
+                if (cause != Cause.NORMAL) {
+                    journal.found(shed.today(), log.wheel, cause);
+                }
                 log.mended(at(shed, EVENING));
             }
             case SEALANT_REFRESH -> refreshes(shed, log);
@@ -336,7 +379,8 @@ public final class WithApplication implements Rider {
     }
 
     private void dips(Shed shed, Log log) {
-        log.writes(new SealantEvent.Dipped(shed.today(), shed.dip(log.wheel)));
+        double mm = shed.dip(log.wheel);
+        log.writes(new SealantEvent.Dipped(shed.today(), mm));
         List<DueItem> then = log.sealantDue(shed);
         boolean asked = log.forecast
                 .latestDip()
@@ -346,8 +390,10 @@ public final class WithApplication implements Rider {
             // "a hole, or a burp": it went before the stick saw it
             log.sealant.add(log.sealant.size() - 1, new SealantEvent.Spent(shed.today(), SealantEvent.Spent.USUAL_ML));
             log.changed = true;
+            journal.sealed(shed.today(), log.wheel);
             then = log.sealantDue(shed);
         }
+        journal.dipped(shed.today(), log.wheel, mm);
         log.struck = false;
         if (then.stream().anyMatch(item -> item.reason() == DueReason.SEALANT_REFRESH && item.isDueOn(shed.today()))) {
             refreshes(shed, log);
@@ -358,5 +404,6 @@ public final class WithApplication implements Rider {
         double ml = SealantDose.roundedUpMl(log.fullMl - log.forecast.volumeMl().p50());
         shed.pour(log.wheel, ml);
         log.writes(new SealantEvent.Filled(shed.today(), ml, false));
+        journal.filled(shed.today(), log.wheel, ml);
     }
 }

@@ -13,20 +13,36 @@ public final class Climate {
     /** The coldest day comes some weeks after the shortest (day of the year). */
     private static final int COLDEST = 20;
 
+    /** Colder by so much (C/m; the standard atmosphere of ISO 2533). */
+    private static final double LAPSE_PER_M = 0.0065;
+
     private static final double STAYS = 0.75;
     private static final double WEATHER_C = 3.2;
 
     private final double[] celsius = new double[DAYS];
     private final double[] humidity = new double[DAYS];
 
-    /** @param latitudeDeg north positive (degrees, 35 to 62) */
+    /**
+     * A year that begins with January, in a plain.
+     *
+     * @param latitudeDeg north positive (degrees, 35 to 62)
+     */
     public Climate(double latitudeDeg, Random random) {
-        double mean = 29.5 - 0.38 * latitudeDeg;
+        this(latitudeDeg, 0, COLDEST, random);
+    }
+
+    /**
+     * @param latitudeDeg north positive (degrees, 35 to 62)
+     * @param heightM above the plain (m)
+     * @param coldest day of this year that is the coldest by the sun
+     */
+    public Climate(double latitudeDeg, double heightM, int coldest, Random random) {
+        double mean = 29.5 - 0.38 * latitudeDeg - LAPSE_PER_M * heightM;
         double swing = 0.19 * latitudeDeg;
         double off = 0;
         for (int day = 0; day < DAYS; day++) {
             off = STAYS * off + Math.sqrt(1 - STAYS * STAYS) * WEATHER_C * random.nextGaussian();
-            double wave = Math.cos(2 * Math.PI * (day - COLDEST) / DAYS);
+            double wave = Math.cos(2 * Math.PI * (day - coldest) / DAYS);
             celsius[day] = mean - swing * wave + off;
             // warm spells are dry
             humidity[day] =

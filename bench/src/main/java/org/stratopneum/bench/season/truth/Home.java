@@ -1,130 +1,51 @@
 package org.stratopneum.bench.season.truth;
 
-import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
-import java.util.UUID;
 import org.stratopneum.bench.season.riders.Shed;
-import org.stratopneum.core.pressure.Casing;
-import org.stratopneum.core.pressure.Ground;
-import org.stratopneum.core.pressure.GroundMix;
-import org.stratopneum.core.tire.TireOnRim;
 
-/** A rider's year as it is dealt out: home, bikes, weight, taste, gauge, and what is ridden when. The same seed deals the same. */
-public final class Home {
+/** Where somebody rides for a year, and what befalls their wheels there; days count from 0. */
+public interface Home {
 
-    /** Kinds of bike: tire, load of rear and front by the rider's weight, grounds, what is printed as the most (kPa). */
-    private enum Sort {
-        ROAD(28, 0.62, 0.48, 500, Ground.SMOOTH_PAVEMENT, Ground.BROKEN_PAVEMENT),
-        GRAVEL(42, 0.64, 0.50, 350, Ground.FINE_GRAVEL, Ground.COARSE_GRAVEL),
-        TRACK(50, 0.66, 0.50, 300, Ground.FOREST_TRACK, Ground.COARSE_GRAVEL),
-        CROSS_COUNTRY(57, 0.68, 0.52, 280, Ground.CROSS_COUNTRY, Ground.FOREST_TRACK),
-        TRAIL(61, 0.70, 0.54, 250, Ground.ROUGH_TRAIL, Ground.ROCK);
+    Climate climate();
 
-        private final double mm;
-        private final double rear;
-        private final double front;
-        private final double mostKpa;
-        private final Ground usual;
-        private final Ground other;
+    /** The weather as one would expect it. */
+    Climate otherYear();
 
-        Sort(double mm, double rear, double front, double mostKpa, Ground usual, Ground other) {
-            this.mm = mm;
-            this.rear = rear;
-            this.front = front;
-            this.mostKpa = mostKpa;
-            this.usual = usual;
-            this.other = other;
-        }
+    /** Whether the wheels stand in a room that is heated. */
+    boolean room();
+
+    /** What the gauge shows too much (kPa). */
+    double gaugeOff();
+
+    /** What it shows of a pressure (ratio). */
+    double gaugeScale();
+
+    /** All wheels of the year, a tire on a wheel each. */
+    List<Shed.Wheel> wheels();
+
+    /** On which evening a tire goes on; before the first day where it is 0. */
+    default int from(Shed.Wheel wheel) {
+        return 0;
     }
 
-    private static final double USUAL_SHARE = 0.7;
-    private static final double BELIEVED = 0.02;
-    private static final double TASTE = 0.12;
-
-    final Climate climate;
-    final Climate otherYear;
-    final boolean room;
-    final double gaugeOff;
-    final double gaugeScale;
-    private final List<Shed.Wheel> wheels = new ArrayList<>();
-    private final List<Shed.Ride> rides = new ArrayList<>();
-    private final Map<Integer, Sort> bikes = new HashMap<>();
-    private final double weightKg;
-    private final double taste;
-    private final long seed;
-
-    public Home(long seed) {
-        this.seed = seed;
-        Random random = Dealt.by(seed);
-        double latitude = 36 + 24 * random.nextDouble();
-        climate = new Climate(latitude, random);
-        otherYear = new Climate(latitude, random);
-        room = random.nextBoolean();
-        gaugeOff = 5 * random.nextGaussian();
-        gaugeScale = 1 + 0.015 * random.nextGaussian();
-        weightKg = Math.max(48, 75 + 12 * random.nextGaussian());
-        taste = Math.exp(TASTE * random.nextGaussian());
-        int count = 1 + random.nextInt(4);
-        for (int bike = 0; bike < count; bike++) {
-            Sort sort = Sort.values()[random.nextInt(Sort.values().length)];
-            bikes.put(bike, sort);
-            Casing casing = Casing.values()[random.nextInt(Casing.values().length)];
-            for (boolean rear : new boolean[] {true, false}) {
-                double believed = weightKg * (rear ? sort.rear : sort.front) * (1 + BELIEVED * random.nextGaussian());
-                wheels.add(new Shed.Wheel(
-                        new UUID(seed, wheels.size()),
-                        bike,
-                        rear,
-                        TireOnRim.onMeasuringRim(sort.mm, 622),
-                        casing,
-                        believed,
-                        sort.mostKpa,
-                        new GroundMix(new EnumMap<>(Map.of(sort.usual, USUAL_SHARE, sort.other, 1 - USUAL_SHARE)))));
-            }
-        }
-        double often = 0.15 + 0.35 * random.nextDouble();
-        for (int day = 0; day < Climate.DAYS; day++) {
-            boolean freezes = climate.outdoorsC(day) < 0;
-            if (random.nextDouble() < (freezes ? 0.3 * often : often)) {
-                int bike = random.nextInt(count);
-                Sort sort = bikes.get(bike);
-                Ground ground = random.nextDouble() < USUAL_SHARE ? sort.usual : sort.other;
-                rides.add(new Shed.Ride(
-                        bike, (sort == Sort.ROAD ? 45 : 25) * Math.exp(0.5 * random.nextGaussian()), ground));
-            } else {
-                rides.add(null);
-            }
-        }
-    }
-
-    List<Shed.Wheel> wheels() {
-        return wheels;
+    /** On which evening it comes off. */
+    default int until(Shed.Wheel wheel) {
+        return Climate.DAYS;
     }
 
     /** What is ridden on a day, or null. */
-    Shed.Ride ride(int day) {
-        return rides.get(day);
-    }
+    Shed.Ride ride(int day);
 
     /** The wheel as it really is; dealt anew for each who rides it, always the same. */
-    RealWheel real(Shed.Wheel wheel) {
-        Sort sort = bikes.get(wheel.bike());
-        double load = weightKg * (wheel.rear() ? sort.rear : sort.front);
-        Random own = Dealt.by(seed * 31 + wheel.id().getLeastSignificantBits());
-        return new RealWheel(
-                new RealWheel.Printed(wheel.tire().section(), wheel.casing(), load, sort.mostKpa), taste, own);
-    }
+    RealWheel real(Shed.Wheel wheel);
+
+    /** What happens to a wheel on a day whatever its rider does, before the ride. */
+    default void befalls(int day, Shed.Wheel wheel, RealWheel real) {}
 
     /** Deals what is carried with a wheel's bike, always the same. */
-    Random kit(Shed.Wheel wheel) {
-        return Dealt.by(seed * 13 + wheel.bike());
-    }
+    Random kit(Shed.Wheel wheel);
 
-    Random chance() {
-        return Dealt.by(seed * 17 + 5);
-    }
+    /** Deals all else that comes by chance. */
+    Random chance();
 }

@@ -1,8 +1,10 @@
 package org.stratopneum.bench.season.truth;
 
 import java.util.Random;
-import org.stratopneum.core.pressure.Casing;
+import org.stratopneum.bench.season.riders.Shed;
 import org.stratopneum.core.pressure.Ground;
+import org.stratopneum.core.pressure.Setup;
+import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.tire.LiquidPool;
 import org.stratopneum.core.tire.TireSection;
 
@@ -26,7 +28,13 @@ public final class RealWheel {
     private static final double FLANK = 0.12;
 
     /** What is printed on it, and what its limits are. */
-    public record Printed(TireSection section, Casing casing, double loadKg, double mostKpa) {}
+    public record Printed(TireSection section, Setup setup, double loadKg, double mostKpa) {
+
+        /** @param loadKg what really stands on it */
+        static Printed of(Shed.Wheel wheel, double loadKg) {
+            return new Printed(wheel.tire().section(), wheel.setup(), loadKg, wheel.mostKpa());
+        }
+    }
 
     private final Printed printed;
     private final Contact contact;
@@ -38,27 +46,40 @@ public final class RealWheel {
     private final double taste;
     private final Random random;
     private double leak;
+    private double ahead;
 
-    /** @param taste what suits the rider against the usual (ratio of the pressure) */
+    /**
+     * @param loadKg what really stands on it
+     * @param taste what suits the rider against the usual (ratio of the pressure)
+     */
+    public static RealWheel of(Shed.Wheel wheel, double loadKg, double taste, Random random) {
+        return new RealWheel(Printed.of(wheel, loadKg), taste, random);
+    }
+
+    /** @param taste as in {@link #of} */
     RealWheel(Printed printed, double taste, Random random) {
         this.printed = printed;
         this.taste = taste;
         this.random = random;
         contact = new Contact(
                 printed.section,
-                switch (printed.casing) {
+                switch (printed.setup.casing()) {
                     case LIGHT -> 0.8;
                     case STANDARD -> 1;
                     case HEAVY -> 1.5;
                 });
         pool = LiquidPool.in(printed.section);
         mostMl = pool.volumeMl(pool.depths().maximum());
-        double casing = printed.casing == Casing.HEAVY ? 0.85 : printed.casing == Casing.LIGHT ? 1.25 : 1;
+        double casing = switch (printed.setup.casing()) {
+            case LIGHT -> 1.25;
+            case STANDARD -> 1;
+            case HEAVY -> 0.85;
+        };
         liquid = new Liquid(
                 printed.section.innerSurfaceCm2(),
                 0.02 * random.nextDouble(),
                 casing * Math.exp(0.45 * random.nextGaussian()));
-        perDay = 0.010 * Math.exp(0.5 * random.nextGaussian());
+        perDay = (isTubeless() ? 0.010 : 0.007) * Math.exp(0.5 * random.nextGaussian());
     }
 
     public Printed printed() {
@@ -112,6 +133,20 @@ public final class RealWheel {
         leak = 0;
     }
 
+    /** It leaks from now on (share of the overpressure a day, at 200 kPa). */
+    public void leaks(double perDay) {
+        leak += perDay;
+    }
+
+    /** On its next ride it meets a thorn of {@code mm}, which goes into the tread. */
+    public void meets(double mm) {
+        ahead = mm;
+    }
+
+    boolean isTubeless() {
+        return printed.setup.kind() == SetupKind.TUBELESS;
+    }
+
     private void beginsToLeak(double median) {
         leak += median * Math.exp(0.7 * random.nextGaussian());
     }
@@ -121,7 +156,7 @@ public final class RealWheel {
         liquid.dry(celsius, humidity);
         air.day(celsius, perDay, leak);
         // valve cores clog, tape lifts: twice in five years
-        if (random.nextDouble() < 0.4 / Climate.DAYS) {
+        if (isTubeless() && random.nextDouble() < 0.4 / Climate.DAYS) {
             beginsToLeak(0.08);
         }
     }
@@ -150,8 +185,11 @@ public final class RealWheel {
         }
     }
 
-    /** Rides on; at the end it is as it then is. */
+    /** Rides on; at the end it is as it then is. Tubes only lose air. */
     Ridden ride(double km, Ground ground, double celsius) {
+        if (!isTubeless()) {
+            return new Ridden(0, 0, null);
+        }
         Terrain terrain = Terrain.of(ground);
         double kpa = gauge(celsius);
         int strikes = poisson(terrain.strikes(km, contact.strikesFromM(printed.loadKg, kpa)));
@@ -171,8 +209,13 @@ public final class RealWheel {
         Open open = null;
         int thorns = poisson(km * terrain.thornsPerKm());
         for (int i = 0; i < thorns; i++) {
-            Open hole = pierced();
+            // one in ten is larger than three millimetres
+            Open hole = pierced(-Math.log(1 - random.nextDouble()) * HOLE_MM, random.nextDouble() < FLANK);
             open = hole == null ? open : hole;
+        }
+        if (ahead > 0) {
+            open = pierced(ahead, false);
+            ahead = 0;
         }
         if (gauge(celsius) >= EMPTY_KPA) {
             return new Ridden(strikes, burps, null);
@@ -189,10 +232,7 @@ public final class RealWheel {
      *
      * @return the hole that stays open, or null
      */
-    private Open pierced() {
-        // one in ten is larger than three millimetres
-        double mm = -Math.log(1 - random.nextDouble()) * HOLE_MM;
-        boolean flank = random.nextDouble() < FLANK;
+    private Open pierced(double mm, boolean flank) {
         boolean closes = closesHoles() ? mm < 3 : flowing() > 0 && mm < 0.46;
         liquid.lose((closes ? 8 : 20) * Math.exp(0.7 * random.nextGaussian()));
         if (closes) {

@@ -3,7 +3,6 @@ package org.stratopneum.bench.season.truth;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -69,7 +68,6 @@ public final class Year implements Shed {
         for (Figure figure : Figure.values()) {
             counted.put(figure, 0.0);
         }
-        home.wheels().forEach(wheel -> real.put(wheel, home.real(wheel)));
     }
 
     /** What it came to. */
@@ -80,19 +78,18 @@ public final class Year implements Shed {
     }
 
     private void pass() {
-        real.forEach((wheel, own) -> {
-            own.pour(SealantDose.of(wheel.tire().section(), DoseSchool.STANDARD, SealantDose.Extras.NONE)
-                    .exactMl());
-            own.pump(0.8 * wheel.mostKpa() * (0.5 + 0.4 * random.nextDouble()), celsius());
-        });
-        rider.begin(this);
+        fit();
         for (day = 0; day < Climate.DAYS; day++) {
+            real.forEach((wheel, own) -> home.befalls(day, wheel, own));
             Ride ride = home.ride(day);
             if (ride != null) {
                 riding = true;
                 rider.before(this, ride);
                 riding = false;
                 rides(ride);
+            }
+            if (day > 0) {
+                fit();
             }
             rider.evening(this);
             if (inShed && ride == null) {
@@ -103,16 +100,36 @@ public final class Year implements Shed {
             opened.clear();
             real.values().forEach(wheel -> {
                 count(Figure.LEAK_DAYS, wheel.leaks() ? 1 : 0);
-                wheel.stands(celsius(), home.climate.storedHumidity(day, home.room));
+                wheel.stands(celsius(), home.climate().storedHumidity(day, home.room()));
             });
+        }
+    }
+
+    /** Tires come off and go on. */
+    private void fit() {
+        for (Shed.Wheel wheel : home.wheels()) {
+            if (home.until(wheel) == day) {
+                rider.removed(this, wheel);
+                real.remove(wheel);
+            }
+            if (home.from(wheel) == day) {
+                RealWheel own = home.real(wheel);
+                real.put(wheel, own);
+                if (own.isTubeless()) {
+                    own.pour(SealantDose.of(wheel.tire().section(), DoseSchool.STANDARD, SealantDose.Extras.NONE)
+                            .exactMl());
+                }
+                own.pump(0.8 * wheel.mostKpa() * (0.5 + 0.4 * random.nextDouble()), celsius());
+                rider.fitted(this, wheel);
+            }
         }
     }
 
     private void rides(Ride ride) {
         count(Figure.KM, ride.km());
-        Map<Shed.Wheel, Felt> felt = new HashMap<>();
+        Map<Shed.Wheel, Felt> felt = new LinkedHashMap<>();
         List<Shed.Wheel> flat = new ArrayList<>();
-        double celsius = home.climate.outdoorsC(day);
+        double celsius = home.climate().outdoorsC(day);
         real.forEach((seen, wheel) -> {
             if (seen.bike() == ride.bike()) {
                 felt.put(seen, rides(seen, wheel, ride, celsius, flat));
@@ -129,6 +146,7 @@ public final class Year implements Shed {
         double part = ride.km() / PARTS;
         int sides = 0;
         boolean struck = false;
+        boolean burst = false;
         for (int i = 0; i < PARTS; i++) {
             // each wheel counts half of the way
             int side = wheel.side(wheel.gauge(celsius), ride.ground());
@@ -138,7 +156,8 @@ public final class Year implements Shed {
             RealWheel.Ridden ridden = wheel.ride(part, ride.ground(), celsius);
             count(Figure.STRIKES, ridden.strikes());
             count(Figure.BURPS, ridden.burps());
-            struck |= ridden.strikes() + ridden.burps() > 0;
+            struck |= ridden.strikes() > 0;
+            burst |= ridden.burps() > 0;
             if (ridden.flat() != null) {
                 flat.add(seen);
                 if (stops(seen, wheel, ridden.flat()) == End.WALK) {
@@ -147,7 +166,7 @@ public final class Year implements Shed {
                 wheel.pump(0.9 * wheel.best(ride.ground()), celsius);
             }
         }
-        return struck ? Felt.STRUCK : sides < 0 ? Felt.SOFT : sides > 0 ? Felt.HARD : Felt.RIGHT;
+        return burst ? Felt.BURST : struck ? Felt.STRUCK : sides < 0 ? Felt.SOFT : sides > 0 ? Felt.HARD : Felt.RIGHT;
     }
 
     private End stops(Shed.Wheel seen, RealWheel wheel, RealWheel.Open open) {
@@ -177,22 +196,22 @@ public final class Year implements Shed {
 
     @Override
     public double celsius() {
-        return home.climate.storedC(day, home.room);
+        return home.climate().storedC(day, home.room());
     }
 
     @Override
     public DryingClimate air() {
         return on -> {
             long at = on.toEpochDay() - FIRST.toEpochDay();
-            Climate known = at >= 0 && at <= day ? home.climate : home.otherYear;
+            Climate known = at >= 0 && at <= day ? home.climate() : home.otherYear();
             int of = Math.floorMod(at, Climate.DAYS);
-            return VapourDeficit.kpa(known.storedC(of, home.room), known.storedHumidity(of, home.room));
+            return VapourDeficit.kpa(known.storedC(of, home.room()), known.storedHumidity(of, home.room()));
         };
     }
 
     @Override
     public List<Shed.Wheel> wheels() {
-        return home.wheels();
+        return List.copyOf(real.keySet());
     }
 
     @Override
@@ -205,7 +224,7 @@ public final class Year implements Shed {
     private double shown(Shed.Wheel wheel) {
         double kpa = real.get(wheel).gauge(celsius());
         double noise = Math.max(2, 0.008 * kpa) * random.nextGaussian();
-        return Math.max(0, home.gaugeScale * kpa + (kpa > 0 ? home.gaugeOff + noise : 0));
+        return Math.max(0, home.gaugeScale() * kpa + (kpa > 0 ? home.gaugeOff() + noise : 0));
     }
 
     @Override
@@ -214,7 +233,7 @@ public final class Year implements Shed {
         count(Figure.PUMPINGS, 1);
         count(Figure.OVER_LIMIT, kpa > OVER * wheel.mostKpa() ? 1 : 0);
         double noise = Math.max(2, 0.008 * kpa) * random.nextGaussian();
-        real.get(wheel).pump(Math.max(0, (kpa - home.gaugeOff - noise) / home.gaugeScale), celsius());
+        real.get(wheel).pump(Math.max(0, (kpa - home.gaugeOff() - noise) / home.gaugeScale()), celsius());
     }
 
     @Override
@@ -245,13 +264,13 @@ public final class Year implements Shed {
     }
 
     @Override
-    public void search(Shed.Wheel wheel, Order order) {
+    public Cause search(Shed.Wheel wheel, Order order) {
         count(Figure.SEARCHES, 1);
         if (!real.get(wheel).leaks()) {
             takes(IN_VAIN);
             count(Figure.SEARCHING, IN_VAIN);
             count(Figure.FALSE_ALARMS, 1);
-            return;
+            return Cause.NORMAL;
         }
         Trial trial;
         do {
@@ -266,5 +285,6 @@ public final class Year implements Shed {
         count(Figure.SEARCHING, spent.all());
         count(Figure.WRONG_REPAIRS, Math.max(0, spent.fixes() - 1));
         real.get(wheel).mended();
+        return trial.fault();
     }
 }

@@ -18,8 +18,11 @@ import org.mockito.Mockito;
 import org.stratopneum.bench.season.riders.Shed.Ride;
 import org.stratopneum.bench.season.riders.Shed.Wheel;
 import org.stratopneum.core.pressure.Casing;
+import org.stratopneum.core.pressure.DropSchool;
 import org.stratopneum.core.pressure.Ground;
 import org.stratopneum.core.pressure.GroundMix;
+import org.stratopneum.core.pressure.Setup;
+import org.stratopneum.core.pressure.SetupKind;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.tire.TireOnRim;
 
@@ -42,10 +45,13 @@ class HabitsTest {
                 0,
                 true,
                 TireOnRim.onMeasuringRim(mm, 622),
-                Casing.STANDARD,
+                new Setup(SetupKind.TUBELESS, false, Casing.STANDARD, false, mostKpa, null, null, true),
                 loadKg,
-                mostKpa,
-                new GroundMix(new EnumMap<>(Map.of(Ground.FOREST_TRACK, 1.0))));
+                new org.stratopneum.core.pressure.Ride(
+                        DropSchool.BALANCED,
+                        new GroundMix(new EnumMap<>(Map.of(Ground.FOREST_TRACK, 1.0))),
+                        false,
+                        false));
     }
 
     @BeforeEach
@@ -65,7 +71,7 @@ class HabitsTest {
 
     private void pass(Rider rider, int days, boolean rides) {
         today = FIRST;
-        rider.begin(shed);
+        rider.fitted(shed, wheel);
         for (int day = 0; day < days; day++) {
             today = FIRST.plusDays(day);
             if (rides) {

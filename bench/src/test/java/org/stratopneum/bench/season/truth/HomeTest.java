@@ -13,12 +13,14 @@ import org.stratopneum.core.pressure.Ground;
 
 class HomeTest {
 
-    private static final List<Home> HOMES =
-            LongStream.rangeClosed(1, 200).mapToObj(Home::new).toList();
+    private static final List<Home> HOMES = LongStream.rangeClosed(1, 200)
+            .mapToObj(DealtHome::new)
+            .map(Home.class::cast)
+            .toList();
 
     private static double mean(Home home) {
         return IntStream.range(0, Climate.DAYS)
-                .mapToDouble(home.climate::outdoorsC)
+                .mapToDouble(home.climate()::outdoorsC)
                 .average()
                 .orElseThrow();
     }
@@ -49,15 +51,16 @@ class HomeTest {
     @Test
     void whatIsDealtBySeedIsDealtAgain() {
         for (long seed = 1; seed < 30; seed++) {
-            Home one = new Home(seed);
-            Home again = new Home(seed);
+            Home one = new DealtHome(seed);
+            Home again = new DealtHome(seed);
             assertThat(again.wheels()).isEqualTo(one.wheels());
             Shed.Wheel wheel = one.wheels().get(0);
             assertThat(again.real(wheel).best(Ground.FOREST_TRACK))
                     .isEqualTo(one.real(wheel).best(Ground.FOREST_TRACK));
             for (int day = 0; day < Climate.DAYS; day++) {
                 assertThat(again.ride(day)).isEqualTo(one.ride(day));
-                assertThat(again.climate.outdoorsC(day)).isEqualTo(one.climate.outdoorsC(day));
+                assertThat(again.climate().outdoorsC(day))
+                        .isEqualTo(one.climate().outdoorsC(day));
             }
         }
     }
@@ -71,7 +74,7 @@ class HomeTest {
         for (Home home : HOMES) {
             for (int day = 0; day < Climate.DAYS; day++) {
                 boolean rides = home.ride(day) != null;
-                if (home.climate.outdoorsC(day) < 0) {
+                if (home.climate().outdoorsC(day) < 0) {
                     frost++;
                     rodeInFrost += rides ? 1 : 0;
                 } else {

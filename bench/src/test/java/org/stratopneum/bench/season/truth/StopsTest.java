@@ -31,7 +31,7 @@ class StopsTest {
     /** Nobody is left on foot by the ladder who would have ridden by habit, on the whole; and riding on means that it is shut. */
     @Test
     void theLadderBringsMoreRidersHome() {
-        Home home = new Home(3);
+        Home home = new DealtHome(3);
         Map<End, Integer> habit = new EnumMap<>(End.class);
         Map<End, Integer> ladder = new EnumMap<>(End.class);
         for (long seed = 0; seed < STOPS; seed++) {

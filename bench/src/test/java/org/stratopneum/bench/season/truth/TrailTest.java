@@ -26,7 +26,7 @@ class TrailTest {
     }
 
     private static Trail stop(RealWheel.Open open, double ml, long seed) {
-        Home home = new Home(3);
+        Home home = new DealtHome(3);
         RealWheel wheel = home.real(home.wheels().get(0));
         wheel.pour(ml);
         return new Trail(wheel, open, Dealt.by(seed), Dealt.by(seed * 7 + 1));

@@ -19,7 +19,10 @@ class YearTest {
     /** Does nothing, but for what a test adds. */
     private static class Idle implements Rider {
         @Override
-        public void begin(Shed shed) {}
+        public void fitted(Shed shed, Shed.Wheel wheel) {}
+
+        @Override
+        public void removed(Shed shed, Shed.Wheel wheel) {}
 
         @Override
         public void before(Shed shed, Shed.Ride ride) {}
@@ -39,7 +42,7 @@ class YearTest {
 
     @Test
     void whoDoesNothingRidesSoftAndDryAndSpendsNoTimeButOnFlats() {
-        Map<Figure, Double> year = Year.of(new Home(11), new Idle());
+        Map<Figure, Double> year = Year.of(new DealtHome(11), new Idle());
         assertThat(year.get(Figure.SOFT_KM)).isGreaterThan(0.3 * year.get(Figure.KM));
         assertThat(year.get(Figure.DRY_KM)).isGreaterThan(0.3 * year.get(Figure.KM));
         assertThat(year.get(Figure.TRIPS)).isZero();
@@ -50,7 +53,7 @@ class YearTest {
     @Test
     void aGaugeIsOffByTheSameBothWays() {
         List<Double> read = new ArrayList<>();
-        Year.of(new Home(12), new Idle() {
+        Year.of(new DealtHome(12), new Idle() {
             @Override
             public void evening(Shed shed) {
                 shed.pump(shed.wheels().get(0), 200);
@@ -68,7 +71,7 @@ class YearTest {
     @Test
     void minutesAreCounted() {
         int[] evenings = new int[2];
-        Map<Figure, Double> year = Year.of(new Home(13), new Idle() {
+        Map<Figure, Double> year = Year.of(new DealtHome(13), new Idle() {
             private LocalDate rode;
 
             @Override
@@ -96,7 +99,7 @@ class YearTest {
     /** The weather to come is not this year's. */
     @Test
     void tomorrowIsNotKnown() {
-        Year.of(new Home(14), new Idle() {
+        Year.of(new DealtHome(14), new Idle() {
             private DryingClimate air;
             private double expected;
 
