@@ -8,7 +8,7 @@ import org.stratopneum.bench.season.truth.Figure;
 /** The mean of riders, and the ends between which eight of ten of them lie. */
 record Spread(double mean, double low, double high) {
 
-    /** @param figures that are added up for each rider */
+    /** @param figures that are added up for each rider; who has none of them is left out */
     static Spread of(List<Map<Way, Map<Figure, Double>>> years, Way way, List<Figure> figures) {
         return of(years.stream()
                 .mapToDouble(year -> figures.stream()
@@ -18,8 +18,13 @@ record Spread(double mean, double low, double high) {
     }
 
     static Spread of(double[] values) {
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
+        double[] sorted = Arrays.stream(values)
+                .filter(value -> !Double.isNaN(value))
+                .sorted()
+                .toArray();
+        if (sorted.length == 0) {
+            return new Spread(Double.NaN, Double.NaN, Double.NaN);
+        }
         return new Spread(
                 Arrays.stream(sorted).average().orElseThrow(),
                 sorted[sorted.length / 10],

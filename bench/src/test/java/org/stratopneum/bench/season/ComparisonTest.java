@@ -24,6 +24,15 @@ class ComparisonTest {
         return years;
     }
 
+    /** Who found no leak has found none after no days. */
+    @Test
+    void whoHasNoneOfAFigureIsNotCounted() {
+        Spread spread = Spread.of(new double[] {4, Double.NaN, 8});
+        assertThat(spread.mean()).isEqualTo(6);
+        assertThat(spread.high()).isEqualTo(8);
+        assertThat(Spread.of(new double[] {Double.NaN}).mean()).isNaN();
+    }
+
     /** Against the best of the others in the mean, not the best of each rider. */
     @ParameterizedTest
     @CsvSource({"39, true", "40, true", "41, false", "100, false"})

@@ -23,6 +23,9 @@ public enum Figure {
     FALSE_ALARMS("of them for nothing"),
     SEARCHING("minutes of searching and mending"),
     LEAK_DAYS("days that a leak went unmended"),
+    LEAKS_FOUND("leaks that a search found"),
+    /** Not a number where none was found. */
+    FOUND_AFTER("days until such a leak was found"),
     WRONG_REPAIRS("wrong repairs"),
     OVER_LIMIT("set over the limit");
 

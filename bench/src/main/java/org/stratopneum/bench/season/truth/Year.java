@@ -3,6 +3,7 @@ package org.stratopneum.bench.season.truth;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -55,6 +56,7 @@ public final class Year implements Shed {
     private final Trial.Finder finder = new Trial.Finder(TABLE);
     private final Map<Shed.Wheel, RealWheel> real = new LinkedHashMap<>();
     private final Map<Figure, Double> counted = new EnumMap<>(Figure.class);
+    private final Map<Shed.Wheel, Integer> leaksSince = new HashMap<>();
     private int day;
     private boolean riding;
     private boolean inShed;
@@ -98,11 +100,15 @@ public final class Year implements Shed {
             }
             inShed = false;
             opened.clear();
-            real.values().forEach(wheel -> {
-                count(Figure.LEAK_DAYS, wheel.leaks() ? 1 : 0);
+            real.forEach((seen, wheel) -> {
+                if (wheel.leaks()) {
+                    count(Figure.LEAK_DAYS, 1);
+                    leaksSince.putIfAbsent(seen, day);
+                }
                 wheel.stands(celsius(), home.climate().storedHumidity(day, home.room()));
             });
         }
+        counted.computeIfPresent(Figure.FOUND_AFTER, (figure, days) -> days / counted.get(Figure.LEAKS_FOUND));
     }
 
     /** Tires come off and go on. */
@@ -137,7 +143,7 @@ public final class Year implements Shed {
         });
         flat.forEach(seen -> {
             count(Figure.MINUTES, MENDING_A_FLAT);
-            real.get(seen).mended();
+            mended(seen);
         });
         rider.after(this, ride, felt, flat);
     }
@@ -167,6 +173,11 @@ public final class Year implements Shed {
             }
         }
         return burst ? Felt.BURST : struck ? Felt.STRUCK : sides < 0 ? Felt.SOFT : sides > 0 ? Felt.HARD : Felt.RIGHT;
+    }
+
+    private void mended(Shed.Wheel wheel) {
+        real.get(wheel).mended();
+        leaksSince.remove(wheel);
     }
 
     private End stops(Shed.Wheel seen, RealWheel wheel, RealWheel.Open open) {
@@ -284,7 +295,9 @@ public final class Year implements Shed {
         takes(spent.all());
         count(Figure.SEARCHING, spent.all());
         count(Figure.WRONG_REPAIRS, Math.max(0, spent.fixes() - 1));
-        real.get(wheel).mended();
+        count(Figure.LEAKS_FOUND, 1);
+        count(Figure.FOUND_AFTER, day - leaksSince.getOrDefault(wheel, day));
+        mended(wheel);
         return trial.fault();
     }
 }

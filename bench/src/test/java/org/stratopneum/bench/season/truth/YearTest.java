@@ -96,6 +96,33 @@ class YearTest {
                 .isCloseTo(40 * (4 + 3 + 8 + 1) + 5 * evenings[0], within(1e-9));
     }
 
+    /** Whoever searches every evening finds a leak on the day after it began at the latest, and who does so each month later. */
+    @Test
+    void aLeakIsFoundWhenSomebodySearches() {
+        Map<Figure, Double> daily = searching(1);
+        Map<Figure, Double> monthly = searching(30);
+        assertThat(daily.get(Figure.LEAKS_FOUND))
+                .isEqualTo(daily.get(Figure.SEARCHES) - daily.get(Figure.FALSE_ALARMS))
+                .isPositive();
+        assertThat(daily.get(Figure.FOUND_AFTER)).isBetween(0.0, 1.0);
+        assertThat(monthly.get(Figure.FOUND_AFTER)).isBetween(3.0, 29.0);
+        assertThat(Year.of(new DealtHome(11), new Idle()).get(Figure.FOUND_AFTER))
+                .isNaN();
+    }
+
+    private static Map<Figure, Double> searching(int everyDays) {
+        return Year.of(new DealtHome(11), new Idle() {
+            private int evening;
+
+            @Override
+            public void evening(Shed shed) {
+                if (evening++ % everyDays == 0) {
+                    shed.wheels().forEach(wheel -> shed.search(wheel, Shed.Order.ANY));
+                }
+            }
+        });
+    }
+
     /** The weather to come is not this year's. */
     @Test
     void tomorrowIsNotKnown() {
