@@ -3,6 +3,8 @@ package org.stratopneum.web.platform.drawing;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Numbers;
@@ -21,6 +23,9 @@ public final class SealantChart {
     private static final double BOTTOM = 40;
     private static final double FLAG = 112;
     private static final int MOST_TICKS = 5;
+
+    /** So far from the middle of today's words to a pole beside them. */
+    private static final double HALF_WORDS = 54;
 
     /** What is expected on a day (ml). */
     public record Expected(LocalDate day, SealantForecast.Spread ml) {}
@@ -160,8 +165,26 @@ public final class SealantChart {
                 .map(at -> at.ml.p50())
                 .orElse(0.0);
         svg.line("l", x, TOP - 8, x, bottom)
-                .text("milk-tx on-film", Math.max(LEFT + 40, Math.min(WIDTH - 60, x)), TOP - 14, "middle", words.today)
+                .text("milk-tx on-film", clearOfPoles(x), TOP - 14, "middle", words.today)
                 .circle("milk-o", x, y(ml), 6);
+    }
+
+    /** The middle of today's words: over its day, but for the edges and the pole of a flag that would cut through them. */
+    private double clearOfPoles(double x) {
+        double low = LEFT + 40;
+        double high = WIDTH - 60;
+        for (LocalDate flag : Stream.of(shown.check, shown.refresh)
+                .filter(Objects::nonNull)
+                .filter(this::within)
+                .toList()) {
+            double pole = x(flag);
+            if (pole > x) {
+                high = Math.min(high, pole - HALF_WORDS);
+            } else if (pole < x) {
+                low = Math.max(low, pole + HALF_WORDS);
+            }
+        }
+        return low > high ? x : Math.max(low, Math.min(high, x));
     }
 
     private boolean within(LocalDate day) {

@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.stratopneum.core.dialling.Feel;
 import org.stratopneum.core.sealant.SealantForecast;
 
@@ -116,6 +117,18 @@ class LearnedDrawingsTest {
         List<Double> dip = found(svg, "class=\"hub-i\" d=\"M([\\d.]+) ([\\d.]+)");
         assertThat(dip.get(0)).isCloseTo(left + 50 * perDay, within(0.2));
         assertThat(dip.get(1) + 6 - middle.get(1)).as("62 ml").isCloseTo((95 - 62) * perMl, within(0.2));
+    }
+
+    /** The check stands on day 60; a day of the chart is 5.9 wide, the words about 100. */
+    @ParameterizedTest
+    @ValueSource(ints = {20, 55, 59, 61, 66, 75})
+    void noPoleStandsInTheWordsOfToday(int day) {
+        String svg = chart(day).body();
+        double words = found(svg, "milk-tx on-film\" x=\"([\\d.]+)").get(0);
+        double check = found(svg, "flag-l-mark\" d=\"M([\\d.]+)").get(0);
+        double refresh = found(svg, "flag-l-ink\" d=\"M([\\d.]+)").get(0);
+        assertThat(Math.abs(words - check)).isGreaterThan(50);
+        assertThat(Math.abs(words - refresh)).isGreaterThan(50);
     }
 
     private static String middle(String svg) {
