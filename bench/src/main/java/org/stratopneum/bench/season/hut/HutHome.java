@@ -10,7 +10,7 @@ import org.stratopneum.bench.season.truth.Dealt;
 import org.stratopneum.bench.season.truth.Home;
 import org.stratopneum.bench.season.truth.RealWheel;
 
-/** The hut of the demo's rider: what she rides by habit, and the four things that befall her wheels by its script. */
+/** The hut of the demo's rider: what she rides by habit, and what befalls her wheels by its script. */
 final class HutHome implements Home {
 
     static final int WINTER_IN = Climate.DAYS - 331;
@@ -46,15 +46,15 @@ final class HutHome implements Home {
     private static final double SEALED_MM = 2;
 
     private final long seed;
-    private final Climate climate;
-    private final Climate otherYear;
+    private final Place place;
     private final Shed.Ride[] rides = new Shed.Ride[Climate.DAYS];
 
     HutHome(long seed) {
         this.seed = seed;
         Random random = Dealt.by(seed);
-        climate = new Climate(LATITUDE_DEG, HEIGHT_M, COLDEST, random);
-        otherYear = new Climate(LATITUDE_DEG, HEIGHT_M, COLDEST, random);
+        Climate climate = new Climate(LATITUDE_DEG, HEIGHT_M, COLDEST, random);
+        // her pump is what she holds the other gauges against
+        place = new Place(climate, new Climate(LATITUDE_DEG, HEIGHT_M, COLDEST, random), true, 0, 1);
         for (int day = 1; day < Climate.DAYS; day++) {
             boolean rides = random.nextDouble() < (climate.outdoorsC(day) < 0 ? IN_FROST : 1) * OFTEN;
             HutBike bike = HutBike.dealt(random.nextDouble());
@@ -85,29 +85,8 @@ final class HutHome implements Home {
     }
 
     @Override
-    public Climate climate() {
-        return climate;
-    }
-
-    @Override
-    public Climate otherYear() {
-        return otherYear;
-    }
-
-    @Override
-    public boolean room() {
-        return true;
-    }
-
-    /** Her pump is what she holds the other gauges against. */
-    @Override
-    public double gaugeOff() {
-        return 0;
-    }
-
-    @Override
-    public double gaugeScale() {
-        return 1;
+    public Place place() {
+        return place;
     }
 
     @Override

@@ -53,11 +53,7 @@ public final class DealtHome implements Home {
     private static final double BELIEVED = 0.02;
     private static final double TASTE = 0.12;
 
-    private final Climate climate;
-    private final Climate otherYear;
-    private final boolean room;
-    private final double gaugeOff;
-    private final double gaugeScale;
+    private final Place place;
     private final List<Shed.Wheel> wheels = new ArrayList<>();
     private final List<Shed.Ride> rides = new ArrayList<>();
     private final Map<Integer, Sort> bikes = new HashMap<>();
@@ -69,11 +65,13 @@ public final class DealtHome implements Home {
         this.seed = seed;
         Random random = Dealt.by(seed);
         double latitude = 36 + 24 * random.nextDouble();
-        climate = new Climate(latitude, random);
-        otherYear = new Climate(latitude, random);
-        room = random.nextBoolean();
-        gaugeOff = 5 * random.nextGaussian();
-        gaugeScale = 1 + 0.015 * random.nextGaussian();
+        Climate climate = new Climate(latitude, random);
+        place = new Place(
+                climate,
+                new Climate(latitude, random),
+                random.nextBoolean(),
+                5 * random.nextGaussian(),
+                1 + 0.015 * random.nextGaussian());
         weightKg = Math.max(48, 75 + 12 * random.nextGaussian());
         taste = Math.exp(TASTE * random.nextGaussian());
         int count = 1 + random.nextInt(4);
@@ -109,6 +107,11 @@ public final class DealtHome implements Home {
     }
 
     @Override
+    public Place place() {
+        return place;
+    }
+
+    @Override
     public List<Shed.Wheel> wheels() {
         return wheels;
     }
@@ -134,30 +137,5 @@ public final class DealtHome implements Home {
     @Override
     public Random chance() {
         return Dealt.by(seed * 17 + 5);
-    }
-
-    @Override
-    public Climate climate() {
-        return climate;
-    }
-
-    @Override
-    public Climate otherYear() {
-        return otherYear;
-    }
-
-    @Override
-    public boolean room() {
-        return room;
-    }
-
-    @Override
-    public double gaugeOff() {
-        return gaugeOff;
-    }
-
-    @Override
-    public double gaugeScale() {
-        return gaugeScale;
     }
 }

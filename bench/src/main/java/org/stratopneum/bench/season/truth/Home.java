@@ -7,19 +7,28 @@ import org.stratopneum.bench.season.riders.Shed;
 /** Where somebody rides for a year, and what befalls their wheels there; days count from 0. */
 public interface Home {
 
-    Climate climate();
+    /**
+     * The place and what hangs there.
+     *
+     * @param otherYear the weather as one would expect it
+     * @param room whether the wheels stand in a room that is heated
+     * @param gaugeOff what the gauge shows too much (kPa)
+     * @param gaugeScale what it shows of a pressure (ratio)
+     */
+    record Place(Climate climate, Climate otherYear, boolean room, double gaugeOff, double gaugeScale) {
 
-    /** The weather as one would expect it. */
-    Climate otherYear();
+        /** How warm it is where the wheels stand (C). */
+        double celsius(int day) {
+            return climate.storedC(day, room);
+        }
 
-    /** Whether the wheels stand in a room that is heated. */
-    boolean room();
+        /** How humid (ratio). */
+        double humidity(int day) {
+            return climate.storedHumidity(day, room);
+        }
+    }
 
-    /** What the gauge shows too much (kPa). */
-    double gaugeOff();
-
-    /** What it shows of a pressure (ratio). */
-    double gaugeScale();
+    Place place();
 
     /** All wheels of the year, a tire on a wheel each. */
     List<Shed.Wheel> wheels();

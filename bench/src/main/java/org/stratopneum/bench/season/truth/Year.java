@@ -105,7 +105,7 @@ public final class Year implements Shed {
                     count(Figure.LEAK_DAYS, 1);
                     leaksSince.putIfAbsent(seen, day);
                 }
-                wheel.stands(celsius(), home.climate().storedHumidity(day, home.room()));
+                wheel.stands(celsius(), home.place().humidity(day));
             });
         }
         counted.computeIfPresent(Figure.FOUND_AFTER, (figure, days) -> days / counted.get(Figure.LEAKS_FOUND));
@@ -135,7 +135,7 @@ public final class Year implements Shed {
         count(Figure.KM, ride.km());
         Map<Shed.Wheel, Felt> felt = new LinkedHashMap<>();
         List<Shed.Wheel> flat = new ArrayList<>();
-        double celsius = home.climate().outdoorsC(day);
+        double celsius = home.place().climate().outdoorsC(day);
         real.forEach((seen, wheel) -> {
             if (seen.bike() == ride.bike()) {
                 felt.put(seen, rides(seen, wheel, ride, celsius, flat));
@@ -207,16 +207,17 @@ public final class Year implements Shed {
 
     @Override
     public double celsius() {
-        return home.climate().storedC(day, home.room());
+        return home.place().celsius(day);
     }
 
     @Override
     public DryingClimate air() {
         return on -> {
             long at = on.toEpochDay() - FIRST.toEpochDay();
-            Climate known = at >= 0 && at <= day ? home.climate() : home.otherYear();
+            Home.Place place = home.place();
+            Climate known = at >= 0 && at <= day ? place.climate() : place.otherYear();
             int of = Math.floorMod(at, Climate.DAYS);
-            return VapourDeficit.kpa(known.storedC(of, home.room()), known.storedHumidity(of, home.room()));
+            return VapourDeficit.kpa(known.storedC(of, place.room()), known.storedHumidity(of, place.room()));
         };
     }
 
@@ -235,7 +236,8 @@ public final class Year implements Shed {
     private double shown(Shed.Wheel wheel) {
         double kpa = real.get(wheel).gauge(celsius());
         double noise = Math.max(2, 0.008 * kpa) * random.nextGaussian();
-        return Math.max(0, home.gaugeScale() * kpa + (kpa > 0 ? home.gaugeOff() + noise : 0));
+        return Math.max(
+                0, home.place().gaugeScale() * kpa + (kpa > 0 ? home.place().gaugeOff() + noise : 0));
     }
 
     @Override
@@ -244,7 +246,13 @@ public final class Year implements Shed {
         count(Figure.PUMPINGS, 1);
         count(Figure.OVER_LIMIT, kpa > OVER * wheel.mostKpa() ? 1 : 0);
         double noise = Math.max(2, 0.008 * kpa) * random.nextGaussian();
-        real.get(wheel).pump(Math.max(0, (kpa - home.gaugeOff() - noise) / home.gaugeScale()), celsius());
+        real.get(wheel)
+                .pump(
+                        Math.max(
+                                0,
+                                (kpa - home.place().gaugeOff() - noise)
+                                        / home.place().gaugeScale()),
+                        celsius());
     }
 
     @Override

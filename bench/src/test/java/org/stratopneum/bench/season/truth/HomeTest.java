@@ -20,7 +20,7 @@ class HomeTest {
 
     private static double mean(Home home) {
         return IntStream.range(0, Climate.DAYS)
-                .mapToDouble(home.climate()::outdoorsC)
+                .mapToDouble(home.place().climate()::outdoorsC)
                 .average()
                 .orElseThrow();
     }
@@ -59,8 +59,8 @@ class HomeTest {
                     .isEqualTo(one.real(wheel).best(Ground.FOREST_TRACK));
             for (int day = 0; day < Climate.DAYS; day++) {
                 assertThat(again.ride(day)).isEqualTo(one.ride(day));
-                assertThat(again.climate().outdoorsC(day))
-                        .isEqualTo(one.climate().outdoorsC(day));
+                assertThat(again.place().climate().outdoorsC(day))
+                        .isEqualTo(one.place().climate().outdoorsC(day));
             }
         }
     }
@@ -74,7 +74,7 @@ class HomeTest {
         for (Home home : HOMES) {
             for (int day = 0; day < Climate.DAYS; day++) {
                 boolean rides = home.ride(day) != null;
-                if (home.climate().outdoorsC(day) < 0) {
+                if (home.place().climate().outdoorsC(day) < 0) {
                     frost++;
                     rodeInFrost += rides ? 1 : 0;
                 } else {
