@@ -10,9 +10,9 @@ import org.stratopneum.core.quantity.GaugePressure;
 
 /**
  * What the readings of a wheel say of the air that it loses: how fast, whether it loses more than before, whether it went
- * flat, whether air went at once, and whether somebody pumped without noting it. All of it follows from the readings since the tire was fitted or
- * last mended (docs/handbook, page 6). It leaves out what its filter and its test leave out, the first hours after
- * pumping, while the air cools, and that rubber lets through more when it is warm.
+ * flat, whether air went at once, and whether somebody pumped without noting it. All of it follows from the readings since
+ * the tire was fitted or last mended (docs/handbook, page 6). It leaves out what its filter and its test leave out, the
+ * first hours after pumping, while the air cools, and that rubber lets through more when it is warm.
  */
 public final class AirLoss {
 

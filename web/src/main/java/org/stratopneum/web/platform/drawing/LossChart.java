@@ -34,6 +34,9 @@ public final class LossChart {
     private static final int POINTS = 40;
     private static final int MOST_TICKS = 6;
 
+    /** What a reading's words may be wide. */
+    private static final double WORDS = 76;
+
     /** What was read, and when. */
     public record Read(Instant at, GaugePressure pressure, boolean pumped, String words) {}
 
@@ -251,11 +254,13 @@ public final class LossChart {
             svg.circle(read.pumped() ? "hub-i" : "st-open", x(read.at()), y(read.pressure()), read.pumped() ? 6 : 5);
             if (i == 0 || i == shown.reads.size() - 1) {
                 boolean first = i == 0;
+                // to the left there is no room near the axis
+                boolean right = first || x(read.at()) < LEFT + WORDS;
                 svg.text(
                         "lab on-film",
-                        x(read.at()) + (first ? 10 : -8),
+                        x(read.at()) + (right ? 10 : -8),
                         y(read.pressure()) + (first ? -12 : 24),
-                        first ? "start" : "end",
+                        right ? "start" : "end",
                         PressureText.number(read.pressure(), shown.unit) + " " + read.words());
             }
         }

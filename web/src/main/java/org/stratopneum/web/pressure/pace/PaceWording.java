@@ -194,7 +194,7 @@ public class PaceWording {
     /** Longer than this is said in hours. */
     private static final long MINUTES_MOST = 90;
 
-    /** "1.55 bar on 10 Nov, 0.69 on 14 Nov, both at 20 °C, and little since." */
+    /** "1.55 bar on 10 Nov, 0.69 on 14 Nov, both at 20 °C, and much less since." */
     String gone(GoneAtOnce found, double heightM, Rider rider) {
         PressureUnit unit = rider.pressureUnit();
         return wording.text(

@@ -239,6 +239,18 @@ class DrawingsTest {
         assertThat(dates.results().count()).isBetween(2L, 8L);
     }
 
+    /** A line of words is some 60 wide: near the axis it stands to the right of its reading. */
+    @ParameterizedTest
+    @CsvSource({"10, end", "1, start"})
+    void theWordsOfAReadingStandInsideOfTheDrawing(int days, String anchor) {
+        Matcher words = Pattern.compile("x=\"([\\d.]+)\"[^>]*text-anchor=\"(\\w+)\"[^>]*>20.0 read<")
+                .matcher(chart(days, PressureUnit.PSI).body());
+        assertThat(words.find()).isTrue();
+        assertThat(words.group(2)).isEqualTo(anchor);
+        assertThat(Double.parseDouble(words.group(1)) - (anchor.equals("end") ? 60 : 0))
+                .isGreaterThan(46);
+    }
+
     /** Each reading says its value and its moment at its own place, and leads to its day in the log. */
     @Test
     void aReadingSaysItsValueAndLeadsToItsEntry() {

@@ -106,6 +106,21 @@ class PacePageTest {
         }
     }
 
+    /** A third of the air in four days and a fiftieth in each four since: the first is said, and is in no loss. */
+    @Test
+    void airThatWentAtOnceIsSaidAndIsInNoLoss() {
+        read("SET", 20 * 24, "28");
+        read("FOUND", 16 * 24, "19");
+        assertThat(page("")).contains("a day").doesNotContain("id=\"gone\"");
+        for (int days : List.of(12, 8)) {
+            read("SET", (days + 4) * 24 - 1, "28");
+            read("FOUND", days * 24, "27.5");
+        }
+        assertThat(page(""))
+                .contains("id=\"gone\"", "Air went at once.", "28.0 psi on", "19.0 psi on", "much less since")
+                .contains("Normal air loss");
+    }
+
     @Test
     void whatIsNotRiddenIsNotPumpedUpForARide() {
         read("SET", 2 * 24 * 60, "28", "PSI", "20");
