@@ -103,11 +103,14 @@ public final class AirLoss {
         Instant judged = latest.size() == turns.size()
                 ? Instant.MIN
                 : latest.get(latest.size() - 1).reading().at().minus(JUDGED);
-        Set<Integer> gone = GoneAtOnce.in(latest, heightM);
+        double[] held = latest.stream()
+                .mapToDouble(turn -> turn.reading().at20(heightM).kpa())
+                .toArray();
+        Set<Integer> gone = GoneAtOnce.in(latest, held);
         for (int i = 0; i < latest.size(); i++) {
             Turn turn = latest.get(i);
             LeakReading reading = turn.reading();
-            double kpa = reading.at20(heightM).kpa();
+            double kpa = held[i];
             if (turn.afterInflation()) {
                 before = null;
                 loss.sudden = null;

@@ -17,6 +17,9 @@ public record GoneAtOnce(LeakReading before, LeakReading after) {
 
     private static final double MILLIS_PER_DAY = Duration.ofDays(1).toMillis();
 
+    /** No more than this of the air is left (ratio). */
+    private static final double MUCH_LEFT = Math.exp(-RiseTest.MUCH);
+
     /** Two stretches with a reading at their end tell. */
     private static final int ENOUGH = 2;
 
@@ -32,38 +35,38 @@ public record GoneAtOnce(LeakReading before, LeakReading after) {
      * Those of some readings that found air gone at once, by their place.
      *
      * @param turns oldest first
-     * @param heightM where they were read (m)
+     * @param kpa what each would be at 20 C (kPa)
      */
-    static Set<Integer> in(List<Turn> turns, double heightM) {
-        double[] logs = turns.stream()
-                .map(turn -> turn.reading().at20(heightM))
-                .mapToDouble(held -> Math.log(Math.max(AirLoss.FLAT_KPA, held.kpa())))
-                .toArray();
+    static Set<Integer> in(List<Turn> turns, double[] kpa) {
         Set<Integer> gone = new HashSet<>();
         for (int i = 1; i < turns.size(); i++) {
-            double fall = logs[i - 1] - logs[i];
-            if (isOneStretch(turns, i)
-                    && fall > RiseTest.MUCH
-                    && wentSlowerSince(turns, logs, i, fall / days(turns, i))) {
+            if (kpa[i] < MUCH_LEFT * kpa[i - 1]
+                    && isOneStretch(turns, i)
+                    && wentSlowerSince(turns, kpa, i, fall(kpa, i) / days(turns, i))) {
                 gone.add(i);
             }
         }
         return gone;
     }
 
-    private static boolean wentSlowerSince(List<Turn> turns, double[] logs, int found, double pace) {
+    /** Of the logarithm; what is flat is taken for nearly so. */
+    private static double fall(double[] kpa, int i) {
+        return Math.log(Math.max(AirLoss.FLAT_KPA, kpa[i - 1]) / Math.max(AirLoss.FLAT_KPA, kpa[i]));
+    }
+
+    private static boolean wentSlowerSince(List<Turn> turns, double[] kpa, int found, double pace) {
         double days = 0;
         double fell = 0;
         double variance = 0;
         int stretches = 0;
         for (int i = found + 1; i < turns.size(); i++) {
-            double fall = logs[i - 1] - logs[i];
+            double fall = fall(kpa, i);
             if (!isOneStretch(turns, i) || fall < PUMPED) {
                 continue;
             }
             days += days(turns, i);
             fell += fall;
-            variance += variance(turns.get(i - 1), logs[i - 1]) + variance(turns.get(i), logs[i]);
+            variance += variance(turns.get(i - 1), kpa[i - 1]) + variance(turns.get(i), kpa[i]);
             stretches++;
             if (stretches >= ENOUGH && fell + SURE_SIGMAS * Math.sqrt(variance) <= LESS * pace * days) {
                 return true;
@@ -73,10 +76,10 @@ public record GoneAtOnce(LeakReading before, LeakReading after) {
     }
 
     /** Of the logarithm of a reading, by its gauge and by how its warmth is known. */
-    private static double variance(Turn turn, double log) {
-        double kpa = Math.exp(log);
-        double gauge = GaugeNoise.ofLog(kpa);
-        double warmth = LossFilter.perC(kpa) * turn.reading().warmth().doubtC();
+    private static double variance(Turn turn, double kpa) {
+        double held = Math.max(AirLoss.FLAT_KPA, kpa);
+        double gauge = GaugeNoise.ofLog(held);
+        double warmth = LossFilter.perC(held) * turn.reading().warmth().doubtC();
         return gauge * gauge + warmth * warmth;
     }
 
