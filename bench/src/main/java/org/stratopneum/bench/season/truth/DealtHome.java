@@ -130,12 +130,7 @@ public final class DealtHome implements Home {
     }
 
     @Override
-    public Random kit(Shed.Wheel wheel) {
-        return Dealt.by(seed * 13 + wheel.bike());
-    }
-
-    @Override
-    public Random chance() {
-        return Dealt.by(seed * 17 + 5);
+    public long seed() {
+        return seed;
     }
 }

@@ -52,9 +52,15 @@ public interface Home {
     /** What happens to a wheel on a day whatever its rider does, before the ride. */
     default void befalls(int day, Shed.Wheel wheel, RealWheel real) {}
 
+    long seed();
+
     /** Deals what is carried with a wheel's bike, always the same. */
-    Random kit(Shed.Wheel wheel);
+    default Random kit(Shed.Wheel wheel) {
+        return Dealt.by(seed() * 13 + wheel.bike());
+    }
 
     /** Deals all else that comes by chance. */
-    Random chance();
+    default Random chance() {
+        return Dealt.by(seed() * 17 + 5);
+    }
 }
