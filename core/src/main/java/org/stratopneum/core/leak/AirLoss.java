@@ -22,7 +22,7 @@ public final class AirLoss {
     private static final int MOST_ROWS = 120;
 
     /** No more than this is flat (kPa gauge; our judgement). */
-    static final double FLAT_KPA = 5;
+    public static final double FLAT_KPA = 5;
 
     /** Where older readings were left out, only the last days' are judged: one look a day is all the budget knows of. */
     private static final Duration JUDGED = Duration.ofDays(30);
@@ -175,7 +175,7 @@ public final class AirLoss {
             due(after.at(), after.at());
             return;
         }
-        double days = Duration.between(before.at(), after.at()).toMillis() / MILLIS_PER_DAY;
+        double days = after.daysSince(before);
         double atLeast = Math.log(rows.get(rows.size() - 1).kpa / FLAT_KPA) / days;
         foundFlat = new FoundFlat(before, after, atLeast, bands.named(-Math.expm1(-atLeast)));
         if (foundFlat.named() == LeakClass.LEAK || foundFlat.named() == LeakClass.FAST) {
@@ -351,7 +351,7 @@ public final class AirLoss {
         }
         Row before = rows.get(last - 1);
         Row after = rows.get(last);
-        double days = Duration.between(before.reading.at(), after.reading.at()).toMillis() / MILLIS_PER_DAY;
+        double days = after.reading.daysSince(before.reading);
         return Optional.of(new LastFall(
                 before.reading, after.reading, 1 - after.kpa / before.kpa, -Math.expm1(-Math.max(0, usual) * days)));
     }

@@ -1,6 +1,5 @@
 package org.stratopneum.core.leak;
 
-import java.time.Duration;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -14,8 +13,6 @@ import java.util.Set;
  * @param after the one that found it gone
  */
 public record GoneAtOnce(LeakReading before, LeakReading after) {
-
-    private static final double MILLIS_PER_DAY = Duration.ofDays(1).toMillis();
 
     /** No more than this of the air is left (ratio). */
     private static final double MUCH_LEFT = Math.exp(-RiseTest.MUCH);
@@ -89,10 +86,6 @@ public record GoneAtOnce(LeakReading before, LeakReading after) {
     }
 
     private static double days(List<Turn> turns, int i) {
-        return Duration.between(
-                                turns.get(i - 1).reading().at(),
-                                turns.get(i).reading().at())
-                        .toMillis()
-                / MILLIS_PER_DAY;
+        return turns.get(i).reading().daysSince(turns.get(i - 1).reading());
     }
 }

@@ -1,5 +1,6 @@
 package org.stratopneum.core.leak;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Objects;
 import org.stratopneum.core.air.CarriedPressure;
@@ -15,6 +16,7 @@ import org.stratopneum.core.quantity.Temperature;
  */
 public record LeakReading(Instant at, GaugePressure pressure, Temperature temperature, Warmth warmth) {
 
+    private static final double MILLIS_PER_DAY = Duration.ofDays(1).toMillis();
     private static final Temperature REFERENCE = Temperature.celsius(20);
 
     /** How the temperature of a tire is known, and how far off it may be then. */
@@ -51,6 +53,11 @@ public record LeakReading(Instant at, GaugePressure pressure, Temperature temper
     /** @param temperature as the rider noted it, or null */
     public static LeakReading noted(Instant at, GaugePressure pressure, Temperature temperature) {
         return new LeakReading(at, pressure, temperature, temperature == null ? Warmth.UNKNOWN : Warmth.NOTED);
+    }
+
+    /** How much later than another one it was taken (days). */
+    double daysSince(LeakReading before) {
+        return Duration.between(before.at, at).toMillis() / MILLIS_PER_DAY;
     }
 
     /**

@@ -1,7 +1,5 @@
 package org.stratopneum.core.leak;
 
-import java.time.Duration;
-
 /**
  * Follows a wheel's readings over all its inflations: the logarithm of the pressure at 20 C, and how far off the temperature
  * was that it was taken with, which lasts for a day or so. Both are carried as a number without loss and an exposure to the
@@ -9,8 +7,6 @@ import java.time.Duration;
  * is off for longer, a gauge that drifts, and inflations of which only a part was noted.
  */
 final class LossFilter {
-
-    private static final double MILLIS_PER_DAY = Duration.ofDays(1).toMillis();
 
     /** Sooner a temperature is the same, and a rise says nothing (days). */
     static final double SOON_DAYS = 2 / 24.0;
@@ -102,8 +98,7 @@ final class LossFilter {
         double log = Math.log(kpa);
         double scatter = GaugeNoise.ofLog(kpa);
         double perC = perC(kpa);
-        double days =
-                last == null ? 0 : Duration.between(last.at(), reading.at()).toMillis() / MILLIS_PER_DAY;
+        double days = last == null ? 0 : reading.daysSince(last);
         double kept = last == null ? 0 : kept(days, reading);
         pass(days, kept, reading.warmth().doubtC());
         double before = lastLog;

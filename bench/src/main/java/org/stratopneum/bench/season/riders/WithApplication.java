@@ -268,7 +268,7 @@ public class WithApplication implements Rider {
     }
 
     private void writes(Shed shed, Log log, GaugePressure shown, Instant at) {
-        log.reads(at, shown, shed.celsius(), log.anew);
+        log.reads(at, shown, shed.celsius(), log.anew && shown.kpa() > AirLoss.FLAT_KPA);
         journal.read(at, log.wheel, shown.kpa(), shed.celsius());
     }
 

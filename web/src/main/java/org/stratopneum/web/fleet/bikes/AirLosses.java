@@ -233,7 +233,10 @@ public class AirLosses {
                 latest(rows, List.of(LogKind.JOB_ENDED)));
     }
 
-    /** Oldest first; what is read after air burst out, or a hole closed by itself, tells nothing of what was lost before. */
+    /**
+     * Oldest first; what is read after air burst out, or a hole closed by itself, tells nothing of what was lost before, unless
+     * it is flat.
+     */
     private static List<Turn> turns(
             List<ReadingsMapper.Row> readings,
             List<ReadingsMapper.Row> rows,
@@ -247,7 +250,8 @@ public class AirLosses {
         for (int i = readings.size() - 1; i >= 0; i--) {
             ReadingsMapper.Row row = readings.get(i);
             Instant last = before;
-            boolean anew = burst.stream().anyMatch(at -> at.isAfter(last) && !at.isAfter(row.at()));
+            boolean anew = row.kpa() > AirLoss.FLAT_KPA
+                    && burst.stream().anyMatch(at -> at.isAfter(last) && !at.isAfter(row.at()));
             turns.add(new Turn(asReading.apply(row), row.afterInflation() || anew));
             before = row.at();
         }

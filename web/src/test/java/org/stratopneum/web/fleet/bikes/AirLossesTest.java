@@ -197,6 +197,16 @@ class AirLossesTest {
         assertThat(rear().turns()).extracting(Turn::afterInflation).containsExactly(true, false, true, false);
     }
 
+    /** A hole that was noted as closed, and a flat tire in the evening: it did not close. */
+    @Test
+    void whatIsFoundFlatIsFlatWhateverWasNotedBefore() {
+        readRear(1.3, 150, true, 20.0);
+        write(1.2, new LogDetail.PunctureSealed());
+        readRear(0.5, 2, false, 20.0);
+        assertThat(rear().loss().foundFlat()).isPresent();
+        assertThat(rear().due(rider.asks(this::self))).isPresent();
+    }
+
     /** Read with one gauge, the front tells how much it scatters. */
     @Test
     void theOtherWheelTellsOfTheGauge() {
