@@ -11,7 +11,6 @@ import javax.xml.stream.XMLStreamException;
 import org.stratopneum.bench.season.truth.DealtHome;
 import org.stratopneum.bench.season.truth.Figure;
 import org.stratopneum.bench.season.truth.Home;
-import org.stratopneum.bench.season.truth.Year;
 
 /**
  * Lets riders pass a year in each way, and prints what it came to. Usage: SeasonBench RIDERS FIRST_SEED [FILE], the file
@@ -57,7 +56,7 @@ public final class SeasonBench {
         Home home = new DealtHome(seed);
         Map<Way, Map<Figure, Double>> years = new EnumMap<>(Way.class);
         for (Way way : Way.values()) {
-            years.put(way, Year.of(home, way.rider(seed)));
+            years.put(way, way.year(home, seed));
         }
         return years;
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
 import org.stratopneum.core.tire.LiquidPool;
 import org.stratopneum.core.tire.TireSection;
 
@@ -160,11 +161,16 @@ public final class SealantForecast {
     /** What the table adds up to whatever the stick, once all was taken in. */
     private double[] weight;
 
-    /** When each cell will be too little, the cells in that order, and what they add up to, once that is asked for. */
-    private double[] crossings;
+    /** Once that is asked for. */
+    private Crossings crossings;
 
-    private int[] crossingsInOrder;
-    private double[] crossedUpTo;
+    /**
+     * When cells become too little.
+     *
+     * @param at deficit from the last event on, after which each does (kPa days)
+     * @param order the cells by that, {@code upTo} what they add up to
+     */
+    private record Crossings(double[] at, int[] order, double[] upTo) {}
 
     private SealantForecast(Tire tire, DryingClimate climate, boolean stickLearnt) {
         this.tire = tire;
@@ -178,7 +184,7 @@ public final class SealantForecast {
         climate = before.climate;
         stickLearnt = before.stickLearnt;
         sticks = before.sticks;
-        grid = before.grid.copy();
+        grid = before.grid;
         lastEvent = before.lastEvent;
         lastSeenOrFilled = before.lastSeenOrFilled;
         seenSinceStart = before.seenSinceStart;
@@ -189,6 +195,8 @@ public final class SealantForecast {
         renewedOn = before.renewedOn;
         latestDip = before.latestDip;
         dried = before.dried;
+        weight = before.weight;
+        crossings = before.crossings;
     }
 
     /**
@@ -204,7 +212,8 @@ public final class SealantForecast {
         }
         SealantForecast forecast = new SealantForecast(tire, climate, dippedRightAfterAFilling(sorted));
         forecast.lastEvent = sorted.get(0).on();
-        forecast.takeAll(sorted, asOf);
+        forecast.takeAll(sorted);
+        forecast.standUntil(asOf);
         return forecast;
     }
 
@@ -220,8 +229,13 @@ public final class SealantForecast {
             return of(tire, climate, events, asOf);
         }
         SealantForecast later = new SealantForecast(this);
-        later.takeAll(
-                sorted.stream().filter(event -> event.on().isAfter(this.asOf)).toList(), asOf);
+        List<SealantEvent> since =
+                sorted.stream().filter(event -> event.on().isAfter(this.asOf)).toList();
+        if (!since.isEmpty()) {
+            later.grid = grid.copy();
+            later.takeAll(since);
+        }
+        later.standUntil(asOf);
         return later;
     }
 
@@ -232,15 +246,19 @@ public final class SealantForecast {
                 .toList();
     }
 
-    private void takeAll(List<SealantEvent> sorted, LocalDate until) {
+    private void takeAll(List<SealantEvent> sorted) {
         List<List<SealantEvent>> groups = together(sorted);
         int latestDip = latestDip(groups);
         for (int i = 0; i < groups.size(); i++) {
             take(groups.get(i), i == latestDip);
         }
+        weight = grid.summed();
+        crossings = null;
+    }
+
+    private void standUntil(LocalDate until) {
         asOf = until;
         driedByThen = dried + deficit(lastEvent, until);
-        weight = grid.summed();
     }
 
     /** Whether the stick was held into a known filling. */
@@ -459,32 +477,30 @@ public final class SealantForecast {
         double beforeMiddle = 0;
         double before = Double.NaN;
         for (int cell : order) {
-            if (weight[cell] > 0) {
-                double middle = sum + weight[cell] / 2;
-                if (middle >= wanted) {
-                    return Double.isNaN(before)
-                            ? values[cell]
-                            : before + (wanted - beforeMiddle) / (middle - beforeMiddle) * (values[cell] - before);
-                }
-                sum += weight[cell];
-                beforeMiddle = middle;
-                before = values[cell];
+            double middle = sum + weight[cell] / 2;
+            if (middle >= wanted) {
+                return Double.isNaN(before)
+                        ? values[cell]
+                        : before + (wanted - beforeMiddle) / (middle - beforeMiddle) * (values[cell] - before);
             }
+            sum += weight[cell];
+            beforeMiddle = middle;
+            before = values[cell];
         }
         return before;
     }
 
     /**
-     * The cells by their values, which are not negative, smallest first. Value and number are packed into one word, so that
-     * no object is made for each: values that agree to seven digits stay in the order of their numbers.
+     * The cells that may be, by their values, which are not negative, smallest first. Value and number are packed into one
+     * word, so that no object is made for each: values that agree to seven digits stay in the order of their numbers.
      */
-    private static int[] order(double[] values) {
-        long[] packed = new long[values.length];
-        for (int i = 0; i < packed.length; i++) {
-            packed[i] = (long) Float.floatToIntBits((float) values[i]) << Integer.SIZE | i;
-        }
-        Arrays.sort(packed);
-        return Arrays.stream(packed).mapToInt(word -> (int) word).toArray();
+    private int[] order(double[] values) {
+        return IntStream.range(0, values.length)
+                .filter(cell -> weight[cell] > 0)
+                .mapToLong(cell -> (long) Float.floatToIntBits((float) values[cell]) << Integer.SIZE | cell)
+                .sorted()
+                .mapToInt(word -> (int) word)
+                .toArray();
     }
 
     /** First day on which it is too little with a probability of a tenth; six months after it was filled in at the latest. */
@@ -497,18 +513,20 @@ public final class SealantForecast {
         return tooLittleBy(REFRESH_AT);
     }
 
-    private void cross() {
+    private Crossings crossings() {
         if (crossings == null) {
-            crossings = new double[weight.length];
-            Arrays.setAll(crossings, this::crossing);
-            crossingsInOrder = order(crossings);
-            crossedUpTo = new double[weight.length];
+            double[] at = new double[weight.length];
+            Arrays.setAll(at, this::crossing);
+            int[] order = order(at);
+            double[] upTo = new double[order.length];
             double sum = 0;
-            for (int i = 0; i < crossedUpTo.length; i++) {
-                sum += weight[crossingsInOrder[i]];
-                crossedUpTo[i] = sum;
+            for (int i = 0; i < upTo.length; i++) {
+                sum += weight[order[i]];
+                upTo[i] = sum;
             }
+            crossings = new Crossings(at, order, upTo);
         }
+        return crossings;
     }
 
     /** Deficit from the last event on, after which it is too little in a cell; 0 where it is already (kPa days). */
@@ -518,8 +536,7 @@ public final class SealantForecast {
 
     /** First day on which it is too little with a probability (ratio); six months after it was filled in at the latest. */
     public LocalDate tooLittleBy(double probability) {
-        cross();
-        double deficit = quantile(crossings, crossingsInOrder, probability);
+        double deficit = quantile(crossings().at, crossings().order, probability);
         LocalDate latest = filledOn.plusMonths(LONGEST_MONTHS);
         LocalDate at = lastEvent;
         double sum = 0;
@@ -536,19 +553,19 @@ public final class SealantForecast {
      * @param on not before the day that was asked for
      */
     public double chanceTooLittle(LocalDate on) {
-        cross();
+        Crossings known = crossings();
         double then = driedByThen - dried + deficit(asOf, on);
         int low = 0;
-        int high = crossedUpTo.length;
+        int high = known.order.length;
         while (low < high) {
             int middle = (low + high) / 2;
-            if (crossings[crossingsInOrder[middle]] <= then) {
+            if (known.at[known.order[middle]] <= then) {
                 low = middle + 1;
             } else {
                 high = middle;
             }
         }
-        return low == 0 ? 0 : crossedUpTo[low - 1];
+        return low == 0 ? 0 : known.upTo[low - 1];
     }
 
     /** What dries between two days, while there is something to dry, by the middle of the rate (ml). */

@@ -357,9 +357,15 @@ class SealantForecastTest {
             LocalDate asOf = day(on + random.nextInt(30));
             SealantForecast whole = SealantForecast.of(tire(WIDE), MILD, events, asOf);
             for (int cut = 0; cut <= on; cut += 7) {
-                SealantForecast later =
-                        SealantForecast.of(tire(WIDE), MILD, events, day(cut)).later(events, asOf);
-                assertThat(told(later)).as("%s, cut on day %d", events, cut).isEqualTo(told(whole));
+                SealantForecast earlier = SealantForecast.of(tire(WIDE), MILD, events, day(cut));
+                List<Object> before = told(earlier);
+                assertThat(told(earlier.later(events, asOf)))
+                        .as("%s, cut on day %d", events, cut)
+                        .isEqualTo(told(whole));
+                assertThat(told(earlier)).as("%s, the earlier", events).isEqualTo(before);
+                assertThat(told(earlier.later(events, day(cut)).later(events, asOf)))
+                        .as("%s, by way of the same day", events)
+                        .isEqualTo(told(whole));
             }
         }
     }

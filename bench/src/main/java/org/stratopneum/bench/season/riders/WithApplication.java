@@ -112,6 +112,9 @@ public class WithApplication implements Rider {
         Instant worked;
         SealantForecast forecast;
         LocalDate forecastOn;
+        /** One of an earlier day, with all that happened by the end of that day. */
+        SealantForecast earlier;
+
         LocalDate goodUntil;
         boolean changed;
         List<DueItem> sealantDue = List.of();
@@ -188,11 +191,15 @@ public class WithApplication implements Rider {
             if (!wheel.isTubeless() || (!changed && today.isBefore(goodUntil))) {
                 return sealantDue;
             }
-            // what happened on the day of the last one is not in it
-            forecast = forecast == null
-                            || changed && !sealant.get(sealant.size() - 1).on().isAfter(forecastOn)
+            // what happened on the day of the last one may not be in it
+            if (forecast != null
+                    && today.isAfter(forecastOn)
+                    && (!changed || sealant.get(sealant.size() - 1).on().isAfter(forecastOn))) {
+                earlier = forecast;
+            }
+            forecast = earlier == null
                     ? SealantForecast.of(tire, shed.air(), sealant, today)
-                    : forecast.later(sealant, today);
+                    : earlier.later(sealant, today);
             changed = false;
             forecastOn = today;
             sealantDue = SealantLooks.of(wheel.id(), schedule, forecast, null, today);

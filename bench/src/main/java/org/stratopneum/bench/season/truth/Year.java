@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.Function;
 import org.stratopneum.bench.season.riders.Rider;
 import org.stratopneum.bench.season.riders.Shed;
 import org.stratopneum.core.diagnosis.AirSystem;
@@ -62,9 +63,9 @@ public final class Year implements Shed {
     private boolean inShed;
     private final Set<Shed.Wheel> opened = new HashSet<>();
 
-    private Year(Home home, Rider rider) {
+    private Year(Home home, Function<Year, Rider> rider) {
         this.home = home;
-        this.rider = rider;
+        this.rider = rider.apply(this);
         random = home.chance();
         truth = TABLE.shaken(random, 0.3, 0.3);
         for (Figure figure : Figure.values()) {
@@ -74,9 +75,33 @@ public final class Year implements Shed {
 
     /** What it came to. */
     public static Map<Figure, Double> of(Home home, Rider rider) {
-        Year year = new Year(home, rider);
-        year.pass();
-        return year.counted;
+        return new Year(home, year -> rider).passed();
+    }
+
+    /** The same with somebody who knows each wheel as it is. */
+    public static Map<Figure, Double> ofWhoKnows(Home home) {
+        return new Year(home, Knowing::new).passed();
+    }
+
+    private Map<Figure, Double> passed() {
+        pass();
+        return counted;
+    }
+
+    RealWheel real(Shed.Wheel wheel) {
+        return real.get(wheel);
+    }
+
+    /** How warm it is where they ride (C). */
+    double outdoorsC() {
+        return home.place().climate().outdoorsC(day);
+    }
+
+    /** What the gauge shows in the shed of a wheel that is at {@code kpa} outdoors. */
+    double shownFor(double kpa) {
+        Air air = new Air();
+        air.set(kpa, outdoorsC());
+        return home.place().gaugeScale() * air.gauge(celsius()) + home.place().gaugeOff();
     }
 
     private void pass() {
@@ -135,7 +160,7 @@ public final class Year implements Shed {
         count(Figure.KM, ride.km());
         Map<Shed.Wheel, Felt> felt = new LinkedHashMap<>();
         List<Shed.Wheel> flat = new ArrayList<>();
-        double celsius = home.place().climate().outdoorsC(day);
+        double celsius = outdoorsC();
         real.forEach((seen, wheel) -> {
             if (seen.bike() == ride.bike()) {
                 felt.put(seen, rides(seen, wheel, ride, celsius, flat));
