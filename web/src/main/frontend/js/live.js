@@ -84,8 +84,8 @@ function showFaults(form, touched) {
   for (const item of document.querySelectorAll("#faults [data-field]")) {
     faults.set(item.dataset.field, item.textContent);
   }
-  for (const place of form.querySelectorAll("[data-fault-of]")) {
-    const field = place.dataset.faultOf;
+  for (const place of form.querySelectorAll("[id^=fault-]")) {
+    const field = place.id.slice("fault-".length);
     const input = form.elements.namedItem(field);
     const around = input ?? place.closest("fieldset");
     const said = place.textContent.trim() !== "";

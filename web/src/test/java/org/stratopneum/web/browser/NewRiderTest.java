@@ -213,7 +213,7 @@ class NewRiderTest {
         assertThat(rider.value("#front-size")).isEqualTo("29x2.4");
         assertThat(rider.value("#front-rimWidth")).isEqualTo("30");
         assertThat(browser.find("#same").isSelected()).isFalse();
-        assertThat(browser.all("[data-fault-of]"))
+        assertThat(browser.all("[id^=fault-]"))
                 .as("what is still to come is not called missing")
                 .allMatch(fault -> fault.getText().isEmpty());
     }

@@ -349,7 +349,7 @@ class StopTest {
     void theWorkerListsWhatItKeepsByTheirVersionsAndTheManifestNamesAStart() {
         String worker = site.get("/worker.js").body();
         assertThat(worker)
-                .containsPattern("/assets/js/ladder-[0-9a-f]{32}\\.js")
+                .containsPattern("/assets/js/ladder-[0-9a-f]{10}\\.js")
                 .contains("const VERSION = \"");
         HttpResponse<String> manifest = site.get("/manifest.webmanifest");
         assertThat(manifest.headers().firstValue("Content-Type").orElseThrow()).contains("application/manifest+json");

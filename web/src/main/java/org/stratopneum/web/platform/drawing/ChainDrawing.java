@@ -35,22 +35,26 @@ public final class ChainDrawing {
         double from = Math.floor(least / step) * step;
         double to = Math.max(from + step, Math.ceil(most / step) * step);
         Svg svg = new Svg();
+        Svg scale = new Svg();
         for (double at = from; at <= to + step / 2; at += step) {
             double x = x(at, from, to);
-            svg.line("h", x, HEAD, x, HEAD + steps.size() * ROW + 4)
-                    .text("num2", x, 15, "middle", Numbers.upTo(at, 2) + (at + step > to + step / 2 ? " " + unit : ""));
+            scale.line("h", x, HEAD, x, HEAD + steps.size() * ROW + 4);
+            svg.text("num2", x, 15, "middle", Numbers.upTo(at, 2) + (at + step > to + step / 2 ? " " + unit : ""));
         }
+        Svg levels = new Svg();
+        Svg onwards = new Svg();
         for (int i = 0; i < steps.size(); i++) {
-            draw(svg, i, from, to);
+            draw(svg, levels, onwards, i, from, to);
         }
-        return svg.toString();
+        return scale.part(svg).part(levels).part(onwards).toString();
     }
 
     private static double x(double value, double from, double to) {
         return LEFT + (value - from) / (to - from) * LENGTH;
     }
 
-    private void draw(Svg svg, int i, double from, double to) {
+    /** @param levels the lines of the levels, {@code onwards} those from one to the next */
+    private void draw(Svg svg, Svg levels, Svg onwards, int i, double from, double to) {
         Step step = steps.get(i);
         boolean last = i == steps.size() - 1;
         double y = HEAD + i * ROW + ROW / 2 + 2;
@@ -62,9 +66,9 @@ public final class ChainDrawing {
                 svg.rect("forbid", Math.min(before, x), y - 12, Math.abs(before - x), 24);
             }
         }
-        svg.line(last ? "scribe" : "b", x, y - 15, x, y + 15);
+        levels.line(last ? "scribe" : "b", x, y - 15, x, y + 15);
         if (!last) {
-            svg.path("l dots", "M%.1f %.1fV%.1f", x, y + 15, y + ROW - 15);
+            onwards.line("l dots", x, y + 15, x, y + ROW - 15);
         }
         svg.text(last ? "set on-film" : "num on-film", x + 10, y + 6, "start", step.levelText)
                 .text("num2", WIDTH - 2, y + 5, "end", step.factor);

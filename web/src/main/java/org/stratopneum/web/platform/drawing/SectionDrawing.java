@@ -1,5 +1,6 @@
 package org.stratopneum.web.platform.drawing;
 
+import java.util.List;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.core.tire.TireSection;
 import org.stratopneum.web.platform.wording.QuantityText;
@@ -26,6 +27,7 @@ public final class SectionDrawing {
     private static final double CASING = 2.1;
     private static final double KNOB = 3;
     private static final double LARGEST_SCALE = 4.6;
+    private static final List<Integer> SIDES = List.of(-1, 1);
 
     /** What a rim is like, and what lies in it. */
     public record Inside(boolean hookless, Double rimDepthMm, boolean taped, boolean tubed) {}
@@ -217,8 +219,9 @@ public final class SectionDrawing {
                 inner * scale,
                 x(innerHalf),
                 y(joint));
-        for (int side = -1; side <= 1; side += 2) {
-            String wall = Svg.of(
+        StringBuilder walls = new StringBuilder();
+        for (int side : SIDES) {
+            walls.append(Svg.of(
                     "M%.1f %.1fC%.1f %.1f %.1f %.1f %.1f %.1fL%.1f %.1f",
                     x(side * (half - 2.4)),
                     y(2),
@@ -229,8 +232,11 @@ public final class SectionDrawing {
                     x(side * middleHalf),
                     y(joint),
                     x(side * (middleHalf + tangentX * 0.4)),
-                    y(joint + tangentY * 0.4));
-            svg.stroke("casing-e", CASING * scale + 1.2, wall).stroke("casing", CASING * scale - 0.4, wall);
+                    y(joint + tangentY * 0.4)));
+        }
+        svg.stroke("casing-e", CASING * scale + 1.2, walls.toString())
+                .stroke("casing", CASING * scale - 0.4, walls.toString());
+        for (int side : SIDES) {
             svg.circle("rubber", x(side * (half - 2.3)), y(1.7), 2 * scale)
                     .circle("wire", x(side * (half - 2.3)), y(1.7), 0.9 * scale);
         }
@@ -264,7 +270,7 @@ public final class SectionDrawing {
         }
         String profile = path.toString().replaceFirst("L", "M");
         String both = profile + hole.toString().replaceFirst("L", "M");
-        svg.path("rimfill", profile).path("rimsec", both).path("rimline", both);
+        svg.path("rimfill", profile).path("rimsec", both);
         if (inside.taped) {
             svg.path(
                     "tape",

@@ -167,31 +167,35 @@ public final class SteelRule {
         /** Long marks carry a number; between them as many as there is room for. */
         private void graduate(Svg svg, PressureUnit unit, boolean upper) {
             double perUnit = shown.unit.fromKpa(unit.toKpa(1));
-            double span = (to - from) / perUnit;
-            double large = Ticks.step(span, width < WIDE ? 4 : 6);
+            double large = Ticks.step((to - from) / perUnit, width < WIDE ? 4 : 6);
             int decimals = large < 0.1 ? 2 : large < 1 ? 1 : 0;
-            int parts = large * perUnit / (to - from) * width > 80 ? 10 : 5;
-            long first = (long) Math.ceil(from / perUnit / large * parts);
-            long last = (long) Math.floor(to / perUnit / large * parts);
-            StringBuilder between = new StringBuilder();
-            StringBuilder numbered = new StringBuilder();
-            for (long i = first; i <= last; i++) {
-                double value = i * large / parts;
-                double at = x(value * perUnit);
-                boolean named = i % parts == 0;
-                double length = named ? upper ? 15 : 12 : i * 2 % parts == 0 ? 9 : 5;
-                (named ? numbered : between)
-                        .append(Svg.of("M%.1f %.1fv%.1f", at, upper ? TOP : TOP + HEIGHT, upper ? length : -length));
-                if (named) {
-                    svg.text(
-                            (upper ? "num" : "num2") + (inRange(value * perUnit) ? " in" : ""),
-                            at,
-                            upper ? TOP + 27 : TOP + HEIGHT - 16,
-                            "middle",
-                            Numbers.fixed(value, decimals));
-                }
+            boolean tenths = large * perUnit / (to - from) * width > 80;
+            comb(svg, upper, 5, large * perUnit / (tenths ? 10 : 5));
+            if (tenths) {
+                comb(svg, upper, 9, large * perUnit / 2);
             }
-            svg.path("gr", between.toString()).path("l", numbered.toString());
+            StringBuilder numbered = new StringBuilder();
+            for (double value = Math.ceil(from / perUnit / large) * large; value * perUnit <= to; value += large) {
+                double at = x(value * perUnit);
+                numbered.append(Svg.of("M%.1f %.1fv%.1f", at, upper ? TOP : TOP + HEIGHT, upper ? 15.0 : -12.0));
+                svg.text(
+                        (upper ? "num" : "num2") + (inRange(value * perUnit) ? " in" : ""),
+                        at,
+                        upper ? TOP + 27 : TOP + HEIGHT - 16,
+                        "middle",
+                        Numbers.fixed(value, decimals));
+            }
+            svg.path("l", numbered.toString());
+        }
+
+        /** Marks of one length along an edge, one at each multiple of a step. */
+        private void comb(Svg svg, boolean upper, double length, double step) {
+            double first = Math.ceil(from / step);
+            double last = Math.floor(to / step);
+            if (last > first) {
+                double y = upper ? TOP + length / 2 : TOP + HEIGHT - length / 2;
+                svg.comb(x(first * step), x(last * step), y, length, (int) (last - first));
+            }
         }
 
         private boolean inRange(double value) {

@@ -1,6 +1,7 @@
 package org.stratopneum.web.platform.drawing;
 
 import org.springframework.web.util.HtmlUtils;
+import org.stratopneum.web.platform.wording.Numbers;
 
 /**
  * Writes the parts of a drawing one after the other. Lengths are in drawing units, angles in degrees, clockwise from
@@ -11,7 +12,14 @@ final class Svg {
     private static final double HALF_CIRCLE = 180;
     private static final int TENTHS = 10;
 
+    private static final String END = "\"/>";
+
     private final StringBuilder out = new StringBuilder();
+
+    /** The class of the last line, and where it ends: one of the same class right after it goes on in the same path. */
+    private String lined = "";
+
+    private int linedTo;
 
     /** A point. */
     record Point(double x, double y) {}
@@ -89,7 +97,7 @@ final class Svg {
     }
 
     Svg path(String css, String path) {
-        out.append("<path class=\"").append(css).append("\" d=\"").append(path).append("\"/>");
+        out.append("<path class=\"").append(css).append("\" d=\"").append(path).append(END);
         return this;
     }
 
@@ -104,7 +112,30 @@ final class Svg {
     }
 
     Svg line(String css, double x1, double y1, double x2, double y2) {
-        return path(css, "M%.1f %.1fL%.1f %.1f", x1, y1, x2, y2);
+        String line = of("M%.1f %.1f", x1, y1)
+                + (x1 == x2 ? of("V%.1f", y2) : y1 == y2 ? of("H%.1f", x2) : of("L%.1f %.1f", x2, y2));
+        if (out.length() == linedTo && css.equals(lined)) {
+            out.setLength(linedTo - END.length());
+            out.append(line).append(END);
+        } else {
+            path(css, line);
+        }
+        lined = css;
+        linedTo = out.length();
+        return this;
+    }
+
+    /**
+     * Upright marks of one length at equal distances: one line as thick as they are long, in dashes.
+     *
+     * @param first where the first mark stands, {@code last} the last, {@code y} their middle
+     * @param gaps how many distances lie between those two, 1 and more
+     */
+    Svg comb(double first, double last, double y, double length, int gaps) {
+        String dashes = "1 " + Numbers.plain((last - first) / gaps - 1, 3);
+        out.append(of("<path class=\"comb\" stroke-width=\"%.1f\" stroke-dasharray=\"%s\" ", length, dashes))
+                .append(of("d=\"M%.1f %.1fH%.1f\"/>", first - 0.5, y, last + 0.5));
+        return this;
     }
 
     /** The path of a line. */
@@ -158,9 +189,16 @@ final class Svg {
         return this;
     }
 
-    /** @param anchor start, middle or end */
+    /**
+     * @param anchor start, middle or end
+     * @param words nothing is drawn where there are none
+     */
     Svg text(String css, double x, double y, String anchor, String words) {
-        out.append(of("<text class=\"%s\" x=\"%.1f\" y=\"%.1f\" text-anchor=\"%s\">", css, x, y, anchor))
+        if (words.isEmpty()) {
+            return this;
+        }
+        String where = "start".equals(anchor) ? "" : " text-anchor=\"" + anchor + "\"";
+        out.append(of("<text class=\"%s\" x=\"%.1f\" y=\"%.1f\"%s>", css, x, y, where))
                 .append(HtmlUtils.htmlEscape(words))
                 .append("</text>");
         return this;

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -90,7 +91,25 @@ class DrawingsTest {
                                                             .in(PressureUnit.PSI)
                                                     - 12),
                                     within(3 * DRAWN)));
+            marked(svg, "num", "5", 60.5);
+            marked(svg, "num2", "5", 125.5);
         }
+    }
+
+    /** The short marks of an edge are evenly spaced, and each number stands at one of them. */
+    private static void marked(String svg, String css, String length, double y) {
+        List<Double> comb = numbers(
+                svg,
+                "class=\"comb\" stroke-width=\"" + length + "\" stroke-dasharray=\"1 ([\\d.]+)\" d=\"M([\\d.]+) " + y
+                        + "H([\\d.]+)");
+        double apart = 1 + comb.get(0);
+        double first = comb.get(1) + 0.5;
+        double gaps = (comb.get(2) - 0.5 - first) / apart;
+        assertThat(gaps).isGreaterThan(3).isCloseTo(Math.rint(gaps), within(0.02));
+        labels(svg, css).forEach(label -> {
+            double at = (label.x - first) / apart;
+            assertThat(at).as(label + " of " + css).isCloseTo(Math.rint(at), within(2 * DRAWN / apart));
+        });
     }
 
     private record Label(double x, double value) {}
@@ -185,7 +204,7 @@ class DrawingsTest {
         List<Double> wet = numbers(
                 svg, "class=\"stick-wet\" x=\"[\\d.]+\" y=\"([\\d.]+)\" width=\"[\\d.]+\" height=\"([\\d.]+)\"");
         assertThat(wet.get(1)).isCloseTo(10 * scale, within(DRAWN));
-        List<Double> level = numbers(svg, "class=\"milk-l\" d=\"M([\\d.]+) ([\\d.]+)L([\\d.]+)");
+        List<Double> level = numbers(svg, "class=\"milk-l\" d=\"M([\\d.]+) ([\\d.]+)H([\\d.]+)");
         assertThat(level.get(1)).isCloseTo(wet.get(0), within(DRAWN));
         // chord of a circle at a depth: half of it squared is d (2 r - d)
         double inner = section.inflatedWidth().mm() / 2 - 2.1;
@@ -243,10 +262,10 @@ class DrawingsTest {
     @ParameterizedTest
     @CsvSource({"10, end", "1, start"})
     void theWordsOfAReadingStandInsideOfTheDrawing(int days, String anchor) {
-        Matcher words = Pattern.compile("x=\"([\\d.]+)\"[^>]*text-anchor=\"(\\w+)\"[^>]*>20.0 read<")
+        Matcher words = Pattern.compile("x=\"([\\d.]+)\" y=\"[\\d.]+\"(?: text-anchor=\"(\\w+)\")?>20.0 read<")
                 .matcher(chart(days, PressureUnit.PSI).body());
         assertThat(words.find()).isTrue();
-        assertThat(words.group(2)).isEqualTo(anchor);
+        assertThat(Objects.requireNonNullElse(words.group(2), "start")).isEqualTo(anchor);
         assertThat(Double.parseDouble(words.group(1)) - (anchor.equals("end") ? 60 : 0))
                 .isGreaterThan(46);
     }

@@ -117,8 +117,8 @@ class KitPageTest {
         assertThat(answer.body())
                 .contains("value=\"150\"", "value=\"1.5\"", "value=\"120\"", "at most 99", "must be a whole number")
                 .contains("at least 60 mm", "at least 10 ml", "at most 100 %")
-                .containsPattern("data-fault-of=\"cartridgeG\">Required")
-                .containsPattern("data-fault-of=\"pumpMost\">Required");
+                .containsPattern("id=\"fault-cartridgeG\">Required")
+                .containsPattern("id=\"fault-pumpMost\">Required");
         assertThat(body()).contains("Not checked yet");
     }
 
