@@ -3,13 +3,11 @@ package org.stratopneum.core.sealant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.IntToDoubleFunction;
-import java.util.stream.IntStream;
 import org.stratopneum.core.tire.LiquidPool;
 import org.stratopneum.core.tire.TireSection;
 
@@ -161,16 +159,8 @@ public final class SealantForecast {
     /** What the table adds up to whatever the stick, once all was taken in. */
     private double[] weight;
 
-    /** Once that is asked for. */
-    private Crossings crossings;
-
-    /**
-     * When cells become too little.
-     *
-     * @param at deficit from the last event on, after which each does (kPa days)
-     * @param order the cells by that, {@code upTo} what they add up to
-     */
-    private record Crossings(double[] at, int[] order, double[] upTo) {}
+    /** After which deficit from the last event on each cell becomes too little (kPa days), once that is asked for. */
+    private WeightedCells crossings;
 
     private SealantForecast(Tire tire, DryingClimate climate, boolean stickLearnt) {
         this.tire = tire;
@@ -465,42 +455,8 @@ public final class SealantForecast {
     }
 
     private Spread spread(IntToDoubleFunction value) {
-        double[] values = new double[weight.length];
-        Arrays.setAll(values, value);
-        int[] order = order(values);
-        return new Spread(quantile(values, order, LOW), quantile(values, order, MIDDLE), quantile(values, order, HIGH));
-    }
-
-    /** On straight lines between the middles of the cells' weights. */
-    private double quantile(double[] values, int[] order, double wanted) {
-        double sum = 0;
-        double beforeMiddle = 0;
-        double before = Double.NaN;
-        for (int cell : order) {
-            double middle = sum + weight[cell] / 2;
-            if (middle >= wanted) {
-                return Double.isNaN(before)
-                        ? values[cell]
-                        : before + (wanted - beforeMiddle) / (middle - beforeMiddle) * (values[cell] - before);
-            }
-            sum += weight[cell];
-            beforeMiddle = middle;
-            before = values[cell];
-        }
-        return before;
-    }
-
-    /**
-     * The cells that may be, by their values, which are not negative, smallest first. Value and number are packed into one
-     * word, so that no object is made for each: values that agree to seven digits stay in the order of their numbers.
-     */
-    private int[] order(double[] values) {
-        return IntStream.range(0, values.length)
-                .filter(cell -> weight[cell] > 0)
-                .mapToLong(cell -> (long) Float.floatToIntBits((float) values[cell]) << Integer.SIZE | cell)
-                .sorted()
-                .mapToInt(word -> (int) word)
-                .toArray();
+        WeightedCells cells = new WeightedCells(weight, value);
+        return new Spread(cells.quantile(LOW), cells.quantile(MIDDLE), cells.quantile(HIGH));
     }
 
     /** First day on which it is too little with a probability of a tenth; six months after it was filled in at the latest. */
@@ -513,18 +469,9 @@ public final class SealantForecast {
         return tooLittleBy(REFRESH_AT);
     }
 
-    private Crossings crossings() {
+    private WeightedCells crossings() {
         if (crossings == null) {
-            double[] at = new double[weight.length];
-            Arrays.setAll(at, this::crossing);
-            int[] order = order(at);
-            double[] upTo = new double[order.length];
-            double sum = 0;
-            for (int i = 0; i < upTo.length; i++) {
-                sum += weight[order[i]];
-                upTo[i] = sum;
-            }
-            crossings = new Crossings(at, order, upTo);
+            crossings = new WeightedCells(weight, this::crossing);
         }
         return crossings;
     }
@@ -536,7 +483,7 @@ public final class SealantForecast {
 
     /** First day on which it is too little with a probability (ratio); six months after it was filled in at the latest. */
     public LocalDate tooLittleBy(double probability) {
-        double deficit = quantile(crossings().at, crossings().order, probability);
+        double deficit = crossings().quantile(probability);
         LocalDate latest = filledOn.plusMonths(LONGEST_MONTHS);
         LocalDate at = lastEvent;
         double sum = 0;
@@ -553,19 +500,7 @@ public final class SealantForecast {
      * @param on not before the day that was asked for
      */
     public double chanceTooLittle(LocalDate on) {
-        Crossings known = crossings();
-        double then = driedByThen - dried + deficit(asOf, on);
-        int low = 0;
-        int high = known.order.length;
-        while (low < high) {
-            int middle = (low + high) / 2;
-            if (known.at[known.order[middle]] <= then) {
-                low = middle + 1;
-            } else {
-                high = middle;
-            }
-        }
-        return low == 0 ? 0 : known.upTo[low - 1];
+        return crossings().chanceUpTo(driedByThen - dried + deficit(asOf, on));
     }
 
     /** What dries between two days, while there is something to dry, by the middle of the rate (ml). */
