@@ -30,6 +30,9 @@ public final class SteelRule {
     private static final double WIDE = 680;
     private static final double NARROW = 390;
 
+    /** "lowest 13.8" and the mark of a reading need so much. */
+    private static final double LOWEST = 90;
+
     /** Two labels side by side need so much room. */
     private static final double ROOM = 150;
 
@@ -153,7 +156,7 @@ public final class SteelRule {
                                 "lab2",
                                 x(floor),
                                 TOP + HEIGHT + 17,
-                                x(floor) > LEFT + 50 ? "end" : "start",
+                                lowestStandsBefore(x(floor)) ? "end" : "start",
                                 words.lowest);
             }
             double ceiling = shown.limits.ceiling().pressure().in(shown.unit);
@@ -162,6 +165,12 @@ public final class SteelRule {
                         .line("b", x(ceiling), TOP, x(ceiling), TOP + HEIGHT)
                         .text("lab2", Math.min(x(ceiling), width - 60), TOP + HEIGHT + 17, "middle", words.highest);
             }
+        }
+
+        /** Where there is room on its side of the line, and no mark of a reading. */
+        private boolean lowestStandsBefore(double line) {
+            double read = shown.read == null ? 0 : x(shown.read);
+            return line > LEFT + 50 && (read < line - LOWEST || read > line);
         }
 
         /** Long marks carry a number; between them as many as there is room for. */

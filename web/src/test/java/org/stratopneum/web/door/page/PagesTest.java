@@ -220,6 +220,9 @@ class PagesTest {
         String loaded = told(site.get(WHEEL + "?luggageRear=80").body());
         assertThat(Double.parseDouble(loaded)).isGreaterThan(Double.parseDouble(usual));
         assertThat(site.get(WHEEL + "?luggageRear=80").body()).contains("value=\"80\"");
+        assertThat(site.get(WHEEL + "/advice?luggageRear=80").body())
+                .as("parts put in place")
+                .contains("id=\"told-rear\">" + loaded, "name=\"told\" value=\"" + loaded, "Pumped to " + loaded);
     }
 
     @Test

@@ -96,6 +96,17 @@ class DrawingsTest {
         }
     }
 
+    @ParameterizedTest
+    @CsvSource({"16, true", "13.5, false", "14.5, true"})
+    void theWordsOfTheLeastMakeRoomForTheMarkOfAReading(double read, boolean before) {
+        String wide = rule(21.5, WINDOW, GaugePressure.psi(read), PressureUnit.PSI)
+                .sizes()
+                .get(0)
+                .body();
+        assertThat(wide.contains("text-anchor=\"end\">lowest<")).isEqualTo(before);
+        assertThat(wide).contains(">lowest<");
+    }
+
     /** The short marks of an edge are evenly spaced, and each number stands at one of them. */
     private static void marked(String svg, String css, String length, double y) {
         List<Double> comb = numbers(
