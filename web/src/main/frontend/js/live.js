@@ -29,6 +29,9 @@ for (const form of document.querySelectorAll("form[data-live]")) {
           place.replaceWith(part);
         }
       }
+      for (const field of document.querySelectorAll("[data-hint-of]")) {
+        field.placeholder = document.getElementById(field.dataset.hintOf)?.textContent ?? " ";
+      }
       showFaults(form, touched);
       failed.hidden = true;
       if (form.method === "get") {

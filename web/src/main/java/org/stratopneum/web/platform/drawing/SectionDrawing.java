@@ -360,8 +360,12 @@ public final class SectionDrawing {
             double chord = chord(pool.leastMm);
             double mark = levelY(pool.leastMm);
             svg.line("l dash", x(-chord), mark, x(chord), mark)
-                    .path("l", "M%.1f %.1fL%.1f %.1f", x(-chord * 0.7), mark, 62.0, mark - 66)
-                    .text("cap", 8, mark - 74, "start", least);
+                    .path("l", "M%.1f %.1fL%.1f %.1f", x(-chord * 0.7), mark, 62.0, mark - 66);
+            // on a phone it is lettered larger, and the tire is near
+            String[] lines = least.split(" ", 2);
+            for (int i = 0; i < lines.length; i++) {
+                svg.text("cap", 8, mark - 74 - 18 * (lines.length - 1 - i), "start", lines[i]);
+            }
         }
     }
 }

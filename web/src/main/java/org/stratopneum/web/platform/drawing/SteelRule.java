@@ -31,7 +31,7 @@ public final class SteelRule {
     private static final double NARROW = 390;
 
     /** "lowest 13.8" and the mark of a reading need so much. */
-    private static final double LOWEST = 90;
+    private static final double LOWEST = 80;
 
     /** Two labels side by side need so much room. */
     private static final double ROOM = 150;
@@ -170,7 +170,7 @@ public final class SteelRule {
         /** Where there is room on its side of the line, and no mark of a reading. */
         private boolean lowestStandsBefore(double line) {
             double read = shown.read == null ? 0 : x(shown.read);
-            return line > LEFT + 50 && (read < line - LOWEST || read > line);
+            return line > LOWEST && (read < line - LOWEST || read > line);
         }
 
         /** Long marks carry a number; between them as many as there is room for. */

@@ -220,7 +220,7 @@ class DrawingsTest {
         // chord of a circle at a depth: half of it squared is d (2 r - d)
         double inner = section.inflatedWidth().mm() / 2 - 2.1;
         assertThat((level.get(2) - level.get(0)) / 2 / scale).isCloseTo(Math.sqrt(10 * (2 * inner - 10)), within(0.1));
-        assertThat(svg).contains("60 ml", "enough to seal");
+        assertThat(svg).contains("60 ml", ">enough<", ">to seal<");
         String plain = SectionDrawing.of(section, new SectionDrawing.Inside(false, null, true, false), RiderUnit.MM)
                 .body();
         assertThat(plain).contains(drawing.widthText(), drawing.heightText(), drawing.rimText());
