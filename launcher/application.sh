@@ -98,7 +98,7 @@ build_application() {
     return
   fi
   with_progress "building (the first time takes some minutes)" "$BUILD_LOG" \
-    maven -f "$ROOT/pom.xml" -pl web -am -DskipTests -Dquick package ||
+    maven -f "$ROOT/pom.xml" -pl web -am -Dmaven.test.skip=true -Dquick package ||
     fail "the build failed; its log is $BUILD_LOG"
   rm -rf "$APP"
   java -Djarmode=tools -jar "$ROOT/web/target/stratopneum.jar" extract --destination "$APP" >>"$BUILD_LOG" 2>&1 </dev/null ||

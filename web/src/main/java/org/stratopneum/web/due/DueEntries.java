@@ -3,6 +3,7 @@ package org.stratopneum.web.due;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -23,11 +24,13 @@ import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.fleet.kept.RiderMemory;
 import org.stratopneum.web.jobs.OpenCards;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.RiderChanges;
 import org.stratopneum.web.rider.Riders;
 
 /** Gathers all that is due over all bikes, the shelf, and the rider's own reminders. */
@@ -37,6 +40,8 @@ public class DueEntries {
     /** As long as a new tubeless setup is looked at before each ride. */
     private static final Duration JUST_ENTERED = Duration.ofDays(14);
 
+    private static final int MOST_REMEMBERED = 100;
+
     private final Garage garage;
     private final Riders riders;
     private final BikeAdvisor advisor;
@@ -44,6 +49,7 @@ public class DueEntries {
     private final ListedMapper listed;
     private final Logbook logbook;
     private final Wording wording;
+    private final RiderMemory.Of<String, All> remembered;
 
     DueEntries(
             Garage garage,
@@ -52,7 +58,9 @@ public class DueEntries {
             WheelDues wheelDues,
             ListedMapper listed,
             Logbook logbook,
-            Wording wording) {
+            Wording wording,
+            RiderMemory memory) {
+        remembered = memory.of("DUE", MOST_REMEMBERED);
         this.garage = garage;
         this.riders = riders;
         this.advisor = advisor;
@@ -94,6 +102,10 @@ public class DueEntries {
     public All all() {
         Rider rider = riders.self();
         Instant now = logbook.now();
+        return remembered.get(RiderChanges::ofAll, "all", now.truncatedTo(ChronoUnit.MINUTES), () -> all(rider, now));
+    }
+
+    private All all(Rider rider, Instant now) {
         List<BikeState> bikes = garage.bikes();
         Map<ListedMapper.Kind, List<ListedMapper.Listed>> listed =
                 this.listed.all().stream().collect(Collectors.groupingBy(ListedMapper.Listed::kind));

@@ -11,10 +11,11 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.BinaryOperator;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.function.SingletonSupplier;
 import org.stratopneum.core.agenda.DueItem;
 import org.stratopneum.core.agenda.PressureLooks;
 import org.stratopneum.core.agenda.PreventionLooks;
@@ -24,16 +25,12 @@ import org.stratopneum.web.fleet.bikes.AirLosses;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.LossNow;
 import org.stratopneum.web.fleet.bikes.PressureNow;
-import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
 import org.stratopneum.web.fleet.care.Care;
 import org.stratopneum.web.fleet.care.CareStatus;
 import org.stratopneum.web.fleet.kept.KeptResults;
 import org.stratopneum.web.jobs.OpenCards;
 import org.stratopneum.web.log.LogDetail.CareDone;
-import org.stratopneum.web.log.LogKind;
-import org.stratopneum.web.log.LogRow;
-import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.rider.Rider;
 import org.stratopneum.web.sealant.SealantDues;
 import org.stratopneum.web.sealant.SealantState;
@@ -47,17 +44,9 @@ public class WheelDues {
     private final Care care;
     private final AirLosses airLosses;
     private final KeptResults results;
-    private final Logbook logbook;
 
-    WheelDues(
-            OpenCards openCards,
-            SealantDues sealantDues,
-            Care care,
-            AirLosses airLosses,
-            KeptResults results,
-            Logbook logbook) {
+    WheelDues(OpenCards openCards, SealantDues sealantDues, Care care, AirLosses airLosses, KeptResults results) {
         this.results = results;
-        this.logbook = logbook;
         this.airLosses = airLosses;
         this.openCards = openCards;
         this.sealantDues = sealantDues;
@@ -175,28 +164,16 @@ public class WheelDues {
     @Transactional(readOnly = true)
     Known known(List<BikeState> bikes, Map<String, Mark> marks, Rider rider, Instant now) {
         CareStatus cared = care.all();
-        List<LogRow> rows = liquid(bikes);
-        KeptResults.Kept kept = results.all();
+        Supplier<KeptResults.Kept> kept = SingletonSupplier.of(results::all);
+        SealantDues.InTires sealant = sealantDues.all(bikes, () -> cared, kept, rider, now);
         return new Known(
                 openCards.all(),
-                sealantDues.of(bikes, rows, cared, kept, rider, now),
-                SealantDues.inTubes(bikes, rows, rider),
+                sealant.liquid(),
+                sealant.tubes(),
                 airLosses.now(bikes, kept, rider, now),
                 cared,
                 marks,
                 rider,
                 now);
-    }
-
-    /** What the log says of the liquid of all wheels. */
-    private List<LogRow> liquid(List<BikeState> bikes) {
-        List<UUID> wheels = bikes.stream()
-                .flatMap(bike -> Stream.of(WheelPosition.values()).map(bike::wheel))
-                .flatMap(Optional::stream)
-                .map(WheelState::wheelId)
-                .toList();
-        return SealantDues.since(bikes)
-                .map(first -> logbook.current(wheels, List.of(new Logbook.Asked(LogKind.SEALANT, first))))
-                .orElse(List.of());
     }
 }

@@ -63,8 +63,8 @@ class HistoryDrawing {
                         .toList(),
                 life.rides().stream()
                         .filter(ride -> ride.km() != null)
-                        .map(ride ->
-                                new HistoryBand.Mark(ride.at(), ride.km(), HistoryWording.distance(ride.km(), rider)))
+                        .map(ride -> new HistoryBand.Mark(
+                                ride.at(), ride.km(), () -> HistoryWording.distance(ride.km(), rider)))
                         .toList(),
                 marks(readings, true, rider),
                 marks(readings, false, rider),
@@ -72,19 +72,19 @@ class HistoryDrawing {
                         .map(filling -> new HistoryBand.Mark(
                                 filling.at(),
                                 filling.ml(),
-                                wording.text("life.spot.filled", QuantityText.text(filling.ml(), volume))))
+                                () -> wording.text("life.spot.filled", QuantityText.text(filling.ml(), volume))))
                         .toList(),
                 life.dips().stream()
-                        .map(at -> new HistoryBand.Mark(at, 1, wording.text("life.spot.dip")))
+                        .map(at -> new HistoryBand.Mark(at, 1, () -> wording.text("life.spot.dip")))
                         .toList(),
                 life.holes().stream()
-                        .map(at -> new HistoryBand.Mark(at, 1, wording.text("life.spot.hole")))
+                        .map(at -> new HistoryBand.Mark(at, 1, () -> wording.text("life.spot.hole")))
                         .toList(),
                 life.treads().stream()
                         .map(tread -> new HistoryBand.Mark(
                                 tread.at(),
                                 tread.measured().middleMm(),
-                                wording.text(
+                                () -> wording.text(
                                         "life.spot.tread",
                                         QuantityText.text(tread.measured().middleMm(), rider.lengthUnit()))))
                         .toList());
@@ -96,7 +96,7 @@ class HistoryDrawing {
                 .map(read -> new HistoryBand.Mark(
                         read.at(),
                         read.pressure().kpa(),
-                        wording.text(
+                        () -> wording.text(
                                 set ? "life.spot.set" : "life.spot.found",
                                 PressureText.text(read.pressure(), rider.pressureUnit()))))
                 .toList();

@@ -1,6 +1,7 @@
 package org.stratopneum.web.history;
 
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -23,6 +24,7 @@ import org.stratopneum.web.fleet.bikes.FittedTires;
 import org.stratopneum.web.fleet.bikes.Garage;
 import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
+import org.stratopneum.web.fleet.kept.RiderMemory;
 import org.stratopneum.web.log.LogEntry;
 import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogOutcomes;
@@ -47,6 +49,10 @@ import org.stratopneum.web.rider.Riders;
 class HistoryService {
 
     private static final int LATEST = 20;
+    private static final int MOST_REMEMBERED = 50;
+
+    /** What is drawn of a wheel. */
+    private record Asked(UUID wheel, HistoryPage.Shown shown) {}
 
     private final PartHistories lives;
     private final HistoryDrawing drawing;
@@ -61,6 +67,7 @@ class HistoryService {
     private final HistoryWording lifeWording;
     private final Wording wording;
     private final ProblemWording problemWording;
+    private final RiderMemory.Of<Asked, HistoryBand> bands;
 
     HistoryService(
             PartHistories lives,
@@ -75,7 +82,9 @@ class HistoryService {
             LogWording logWording,
             HistoryWording lifeWording,
             Wording wording,
-            ProblemWording problemWording) {
+            ProblemWording problemWording,
+            RiderMemory memory) {
+        bands = memory.of("BANDS", MOST_REMEMBERED);
         this.lives = lives;
         this.drawing = drawing;
         this.heads = heads;
@@ -113,7 +122,13 @@ class HistoryService {
         WheelHeads.Known known = heads.of(id, rider);
         inside(life, readings, window(known.bike(), known.wheel().position()), rider, now)
                 .ifPresent(figures::add);
-        HistoryBand band = drawing.band(life, readings, name, shown, rider, now);
+        List<UUID> wheels = PartHistories.wheels(life);
+        // an hour is no more than the width of a line
+        HistoryBand band = bands.get(
+                changes -> changes.ofWheels(wheels),
+                new Asked(id, shown),
+                now.truncatedTo(ChronoUnit.HOURS),
+                () -> drawing.band(life, readings, name, shown, rider, now));
         String path = "/wheels/" + id;
         return new HistoryPage(
                 known.head(),

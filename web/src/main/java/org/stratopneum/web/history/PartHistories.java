@@ -14,18 +14,26 @@ import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.web.fleet.bikes.FittedTires;
 import org.stratopneum.web.fleet.bikes.Fittings;
 import org.stratopneum.web.fleet.bikes.HandGauge;
+import org.stratopneum.web.fleet.kept.RiderMemory;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.RiderChanges;
 
 /** Reads lives from the log. */
 @Component
 class PartHistories {
 
+    private static final int MOST_REMEMBERED = 50;
+
     private final HistoryMapper mapper;
     private final Fittings fittings;
     private final Logbook logbook;
+    private final RiderMemory.Of<UUID, PartHistoryBook> books;
+    private final RiderMemory.Of<List<UUID>, List<WindowDays.Read>> readings;
 
-    PartHistories(HistoryMapper mapper, Fittings fittings, Logbook logbook) {
+    PartHistories(HistoryMapper mapper, Fittings fittings, Logbook logbook, RiderMemory memory) {
+        books = memory.of("HISTORY", MOST_REMEMBERED);
+        readings = memory.of("HISTORY_READINGS", MOST_REMEMBERED);
         this.mapper = mapper;
         this.fittings = fittings;
         this.logbook = logbook;
@@ -37,6 +45,10 @@ class PartHistories {
 
     /** What the log tells of one wheel, and of every tire that was on it. */
     PartHistoryBook bookOfWheel(UUID wheel, Rider rider) {
+        return books.get(RiderChanges::butReadings, wheel, rider.zoneId(), () -> wheel(wheel, rider));
+    }
+
+    private PartHistoryBook wheel(UUID wheel, Rider rider) {
         FittedTires fitted = fittings.all();
         return book(
                 fitted,
@@ -91,19 +103,26 @@ class PartHistories {
         return priced;
     }
 
+    static List<UUID> wheels(PartHistory life) {
+        return life.stays().stream().map(PartHistory.Stay::wheel).distinct().toList();
+    }
+
     /** The readings of a life by the reference, wheel by wheel as it went, oldest first. */
     List<WindowDays.Read> readings(PartHistory life) {
-        List<UUID> wheels =
-                life.stays().stream().map(PartHistory.Stay::wheel).distinct().toList();
+        List<UUID> wheels = wheels(life);
         return wheels.isEmpty()
                 ? List.of()
-                : mapper.readings(wheels).stream()
-                        .filter(row -> life.stays().stream()
-                                .anyMatch(stay -> stay.wheel().equals(row.wheelId()) && stay.at(row.at())))
-                        .map(row -> new WindowDays.Read(
-                                row.at(),
-                                HandGauge.fit(row.offset(), row.slope()).toReference(GaugePressure.kpa(row.kpa())),
-                                row.set()))
-                        .toList();
+                : readings.get(changes -> changes.ofWheels(wheels), wheels, life.stays(), () -> read(life, wheels));
+    }
+
+    private List<WindowDays.Read> read(PartHistory life, List<UUID> wheels) {
+        return mapper.readings(wheels).stream()
+                .filter(row ->
+                        life.stays().stream().anyMatch(stay -> stay.wheel().equals(row.wheelId()) && stay.at(row.at())))
+                .map(row -> new WindowDays.Read(
+                        row.at(),
+                        HandGauge.fit(row.offset(), row.slope()).toReference(GaugePressure.kpa(row.kpa())),
+                        row.set()))
+                .toList();
     }
 }

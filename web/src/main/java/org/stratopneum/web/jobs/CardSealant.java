@@ -9,7 +9,6 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.WheelState;
-import org.stratopneum.web.fleet.care.Care;
 import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.parts.shelf.Shelf;
@@ -27,13 +26,11 @@ class CardSealant {
     private static final String FIELD = "sealant";
 
     private final SealantDues dues;
-    private final Care care;
     private final Shelf shelf;
     private final Logbook logbook;
 
-    CardSealant(SealantDues dues, Care care, Shelf shelf, Logbook logbook) {
+    CardSealant(SealantDues dues, Shelf shelf, Logbook logbook) {
         this.dues = dues;
-        this.care = care;
         this.shelf = shelf;
         this.logbook = logbook;
     }
@@ -41,7 +38,7 @@ class CardSealant {
     /** By wheel; nothing where no filling is noted. */
     Map<UUID, SealantState> of(BikeState bike, Rider rider) {
         Instant now = logbook.now();
-        return dues.of(List.of(bike), care.all(), rider, now);
+        return dues.of(List.of(bike), rider, now);
     }
 
     /** Whether the log knows of sealant that was in a wheel, with a tube or without one. */

@@ -154,8 +154,7 @@ class WheelContexts {
 
     private List<Ride> rides(BikeState bike, WheelState wheel, Instant now) {
         Instant since = now.minus(RECENT_DAYS, ChronoUnit.DAYS);
-        return logbook.ofBike(bike.id(), List.of(LogKind.RIDDEN)).stream()
-                .filter(row -> !row.happenedAt().isBefore(since))
+        return logbook.ridesOfBike(bike.id(), since).stream()
                 .flatMap(row -> {
                     Ridden ridden = (Ridden) logbook.detailOf(row);
                     WheelNote note = wheel.position() == WheelPosition.REAR ? ridden.rear() : ridden.front();

@@ -78,8 +78,8 @@ public interface LogMapper {
     /** What holds of the entries of wheels, those of each asked on its own so that each finds its index, newest first. */
     List<LogRow> current(Collection<UUID> wheelIds, Collection<Logbook.Asked> asked);
 
-    /** What holds of a bike's entries of {@code kinds}, oldest first. */
-    List<LogRow> currentOfBikes(Collection<UUID> bikeIds, Collection<LogKind> kinds);
+    /** What holds of the entries of bikes of {@code kinds}, from a moment on or, for null, ever, oldest first. */
+    List<LogRow> currentOfBikes(Collection<UUID> bikeIds, Collection<LogKind> kinds, Instant since);
 
     /** The last words on where a tire, or something of the shelf, has been, struck ones included, newest first. */
     List<LogRow> headsOfPart(UUID id, boolean tire, int limit);

@@ -186,16 +186,16 @@ public class Logbook {
         return wheelIds.isEmpty() || asked.isEmpty() ? List.of() : mapper.current(wheelIds, asked);
     }
 
-    /** What holds of a bike's entries of some kinds, oldest first. */
+    /** What holds of a bike's rides from a moment on, oldest first. */
     @Transactional(readOnly = true)
-    public List<LogRow> ofBike(UUID bikeId, Collection<LogKind> kinds) {
-        return mapper.currentOfBikes(List.of(bikeId), kinds);
+    public List<LogRow> ridesOfBike(UUID bikeId, Instant since) {
+        return mapper.currentOfBikes(List.of(bikeId), List.of(LogKind.RIDDEN), since);
     }
 
-    /** The same of several bikes. */
+    /** What holds of the entries of bikes of some kinds, oldest first. */
     @Transactional(readOnly = true)
     public List<LogRow> ofBikes(Collection<UUID> bikeIds, Collection<LogKind> kinds) {
-        return bikeIds.isEmpty() ? List.of() : mapper.currentOfBikes(bikeIds, kinds);
+        return bikeIds.isEmpty() ? List.of() : mapper.currentOfBikes(bikeIds, kinds, null);
     }
 
     /** The last words on where a tire has been, struck ones included, newest first. */

@@ -24,13 +24,16 @@ import org.stratopneum.core.sealant.TubeSealant;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.fleet.care.Care;
 import org.stratopneum.web.fleet.care.CareStatus;
 import org.stratopneum.web.fleet.kept.KeptResults;
+import org.stratopneum.web.fleet.kept.RiderMemory;
 import org.stratopneum.web.log.LogDetail.CareDone;
 import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogRow;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.RiderChanges;
 
 /** The liquid in the tires of many wheels, and what it makes due, asked of the log once. */
 @Service
@@ -41,34 +44,71 @@ public class SealantDues {
 
     private static final String MATTER = "SEALANT";
 
+    private static final int MOST_REMEMBERED = 300;
+
     private final Logbook logbook;
     private final Storage storage;
+    private final Care care;
     private final KeptResults results;
+    private final RiderMemory.Of<List<UUID>, InTires> remembered;
 
-    SealantDues(Logbook logbook, Storage storage, KeptResults results) {
+    SealantDues(Logbook logbook, Storage storage, Care care, KeptResults results, RiderMemory memory) {
+        this.care = care;
         this.logbook = logbook;
         this.storage = storage;
         this.results = results;
+        remembered = memory.of("SEALANT", MOST_REMEMBERED);
     }
 
     /**
-     * By wheel; nothing for a wheel with a tube, or without a filling since its tire went on.
+     * What is in the tires of some bikes.
      *
-     * @param all what was worked out before
-     * @param rows what the log holds of the liquid, {@link #since} at least, newest first; anything else is left out
+     * @param liquid by wheel; nothing for a wheel with a tube, or without a filling since its tire went on
+     * @param tubes when the sealant in tubes is to be looked at, by wheel; nothing for a tube without any
+     */
+    public record InTires(Map<UUID, SealantState> liquid, Map<UUID, DueItem> tubes) {}
+
+    /**
+     * @param cared how wheels are cared for, and {@code kept} what was worked out before, both asked for where they are
+     *     needed
      */
     @Transactional(readOnly = true)
-    public Map<UUID, SealantState> of(
+    public InTires all(
+            List<BikeState> bikes,
+            Supplier<CareStatus> cared,
+            Supplier<KeptResults.Kept> kept,
+            Rider rider,
+            Instant now) {
+        LocalDate today = LocalDate.ofInstant(now, rider.zoneId());
+        return remembered.get(
+                RiderChanges::butReadings, bikes.stream().map(BikeState::id).toList(), today, () -> {
+                    List<LogRow> rows = rows(bikes);
+                    return new InTires(
+                            of(bikes, rows, cared.get(), kept.get(), rider, today), inTubes(bikes, rows, rider));
+                });
+    }
+
+    /** What the log says of it; newest first. */
+    private List<LogRow> rows(List<BikeState> bikes) {
+        List<UUID> wheels = bikes.stream()
+                .flatMap(SealantDues::fitted)
+                .map(WheelState::wheelId)
+                .toList();
+        return since(bikes)
+                .map(first -> logbook.current(wheels, List.of(new Logbook.Asked(LogKind.SEALANT, first))))
+                .orElse(List.of());
+    }
+
+    private Map<UUID, SealantState> of(
             List<BikeState> bikes,
             List<LogRow> rows,
             CareStatus cared,
             KeptResults.Kept all,
             Rider rider,
-            Instant now) {
+            LocalDate today) {
         if (bikes.stream().flatMap(SealantDues::liquid).findAny().isEmpty()) {
             return Map.of();
         }
-        LocalDate today = LocalDate.ofInstant(now, rider.zoneId());
         Storage.Air air = storage.of(bikes.get(0).home(), today, rider);
         KeptResults.Of<SealantToday> kept = all.of(MATTER, SealantToday.class);
         Asked asked = new Asked(cared, rider, today, air, kept);
@@ -85,21 +125,14 @@ public class SealantDues {
         return states;
     }
 
-    /** The same, with the log asked for it. */
+    /** The liquid alone, by wheel. */
     @Transactional(readOnly = true)
-    public Map<UUID, SealantState> of(List<BikeState> bikes, CareStatus cared, Rider rider, Instant now) {
-        List<Logbook.Asked> asked = since(bikes)
-                .map(first -> List.of(new Logbook.Asked(LogKind.SEALANT, first)))
-                .orElse(List.of());
-        List<UUID> wheels = bikes.stream()
-                .flatMap(SealantDues::liquid)
-                .map(WheelState::wheelId)
-                .toList();
-        return of(bikes, logbook.current(wheels, asked), cared, results.all(), rider, now);
+    public Map<UUID, SealantState> of(List<BikeState> bikes, Rider rider, Instant now) {
+        return all(bikes, care::all, results::all, rider, now).liquid;
     }
 
     /** From when on the log is to be asked: since the tires went on that are on now; empty without any tire. */
-    public static Optional<Instant> since(List<BikeState> bikes) {
+    private static Optional<Instant> since(List<BikeState> bikes) {
         return bikes.stream()
                 .flatMap(SealantDues::fitted)
                 .map(wheel -> wheel.tire().orElseThrow().since())
@@ -122,8 +155,7 @@ public class SealantDues {
         return fitted(bike).filter(wheel -> !wheel.tubed());
     }
 
-    /** When the sealant in tubes is to be looked at, by wheel; nothing for a tube without any. */
-    public static Map<UUID, DueItem> inTubes(List<BikeState> bikes, List<LogRow> rows, Rider rider) {
+    private static Map<UUID, DueItem> inTubes(List<BikeState> bikes, List<LogRow> rows, Rider rider) {
         Map<UUID, DueItem> due = new HashMap<>();
         bikes.stream()
                 .flatMap(SealantDues::fitted)

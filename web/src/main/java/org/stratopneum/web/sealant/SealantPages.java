@@ -10,11 +10,13 @@ import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.SealantForecast;
 import org.stratopneum.web.fleet.care.CareForm;
 import org.stratopneum.web.fleet.care.WheelCare;
+import org.stratopneum.web.fleet.kept.RiderMemory;
 import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogOutcome;
 import org.stratopneum.web.log.LogRow;
 import org.stratopneum.web.log.LogWording;
 import org.stratopneum.web.log.Logbook;
+import org.stratopneum.web.log.WheelLine;
 import org.stratopneum.web.parts.shelf.Shelf;
 import org.stratopneum.web.parts.shelf.ShelfItem;
 import org.stratopneum.web.parts.shelf.ShelfKind;
@@ -22,6 +24,7 @@ import org.stratopneum.web.platform.wording.FormView;
 import org.stratopneum.web.platform.wording.QuantityText;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.RiderChanges;
 
 /** Puts the page of a wheel's sealant together. */
 @Component
@@ -29,6 +32,7 @@ class SealantPages {
 
     private static final int ENTRIES = 200;
     private static final int SHOWN = 12;
+    private static final int MOST_REMEMBERED = 200;
 
     private final Logbook logbook;
     private final Storage storage;
@@ -38,6 +42,8 @@ class SealantPages {
     private final LogWording logWording;
     private final MovedWording movedWording;
     private final DoseWording doseWording;
+    private final RiderMemory.Of<UUID, Noted> remembered;
+    private final RiderMemory.Of<String, List<ShelfItem>> onShelf;
 
     SealantPages(
             Logbook logbook,
@@ -47,7 +53,10 @@ class SealantPages {
             SealantWording said,
             LogWording logWording,
             MovedWording movedWording,
-            DoseWording doseWording) {
+            DoseWording doseWording,
+            RiderMemory memory) {
+        remembered = memory.of("SEALANT_PAGE", MOST_REMEMBERED);
+        onShelf = memory.of("BOTTLES", MOST_REMEMBERED);
         this.logbook = logbook;
         this.storage = storage;
         this.shelf = shelf;
@@ -87,10 +96,11 @@ class SealantPages {
 
     SealantPage page(SealantAsked asked, Typed typed, LogOutcome outcome) {
         Rider rider = asked.rider();
-        List<LogRow> rows = rows(asked.wheel().wheelId());
         List<ShelfItem> bottles = bottles();
-        Standing standing =
-                asked.liquid().map(liquid -> standing(asked, liquid, rows)).orElse(null);
+        LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
+        Noted noted =
+                remembered.get(RiderChanges::butReadings, asked.wheel().wheelId(), today, () -> noted(asked, today));
+        Standing standing = noted.standing;
         SealantPage.Forms forms = new SealantPage.Forms(
                 typed.dips == null ? FRESH : typed.dips,
                 typed.filling == null ? usual(standing, bottles, rider) : typed.filling,
@@ -100,7 +110,7 @@ class SealantPages {
                 typed.conflict);
         return new SealantPage(
                 asked.head(),
-                asked.liquid().isPresent() ? null : said.none(asked.wheel(), rows, rider),
+                noted.none,
                 standing != null && !standing.noted,
                 standing == null ? null : standing.left,
                 standing == null ? null : standing.question,
@@ -113,11 +123,25 @@ class SealantPages {
                         .map(item -> new SealantPage.Bottle(item.id(), said.bottle(item, rider)))
                         .toList(),
                 standing == null ? null : buy(standing, bottles, rider),
+                noted.lines,
+                outcome);
+    }
+
+    /** What the log says of it on a day; {@code standing} and {@code none} are null, the one or the other. */
+    private record Noted(Standing standing, String none, List<WheelLine> lines) {}
+
+    private Noted noted(SealantAsked asked, LocalDate today) {
+        Rider rider = asked.rider();
+        List<LogRow> rows = rows(asked.wheel().wheelId());
+        return new Noted(
+                asked.liquid()
+                        .map(liquid -> standing(asked, liquid, rows, today))
+                        .orElse(null),
+                asked.liquid().isPresent() ? null : said.none(asked.wheel(), rows, rider),
                 rows.stream()
                         .limit(SHOWN)
                         .map(row -> logWording.ofWheel(row, rider))
-                        .toList(),
-                outcome);
+                        .toList());
     }
 
     /** All that was noted of the liquid on this wheel, newest first. */
@@ -130,18 +154,21 @@ class SealantPages {
     }
 
     List<ShelfItem> bottles() {
-        return shelf.available().stream()
-                .filter(item -> item.kind() == ShelfKind.SEALANT)
-                .toList();
+        return onShelf.get(
+                RiderChanges::butReadings,
+                "",
+                "",
+                () -> shelf.available().stream()
+                        .filter(item -> item.kind() == ShelfKind.SEALANT)
+                        .toList());
     }
 
     /** What is left in words, what is asked, what would bring it back, and the bottle of what is inside. */
     private record Standing(
             boolean noted, SealantPage.Left left, SealantPage.Question question, double topUpMl, UUID bottle) {}
 
-    private Standing standing(SealantAsked asked, WheelSealant liquid, List<LogRow> rows) {
+    private Standing standing(SealantAsked asked, WheelSealant liquid, List<LogRow> rows, LocalDate today) {
         Rider rider = asked.rider();
-        LocalDate today = LocalDate.ofInstant(logbook.now(), rider.zoneId());
         SealantRecord record = record(liquid, rows, rider);
         Storage.Air air = storage.of(asked.bike().home(), today, rider);
         DryingClimate climate = air.of(asked.bike().id());

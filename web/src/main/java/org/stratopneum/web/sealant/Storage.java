@@ -4,18 +4,21 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.sealant.DryingClimate;
 import org.stratopneum.core.sealant.VapourDeficit;
 import org.stratopneum.core.weather.DailyWeather;
 import org.stratopneum.web.fleet.kept.KeptResults;
+import org.stratopneum.web.fleet.kept.RiderMemory;
 import org.stratopneum.web.fleet.places.Place;
 import org.stratopneum.web.platform.weather.Weather;
 import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.platform.wording.QuantityText;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.RiderChanges;
 
 /** The air where the rider's wheels stand, and where they are ridden. */
 @Component
@@ -24,6 +27,7 @@ class Storage {
     /** Heated air in a room (ratio; common practice). */
     private static final double INDOOR_HUMIDITY = 0.4;
 
+    private static final int MOST_REMEMBERED = 200;
     private static final int PERCENT = 100;
     private static final int MONTHS = 12;
     private static final int DAYS_A_WEEK = 7;
@@ -34,8 +38,10 @@ class Storage {
     private final Weather weather;
     private final RidingMapper riding;
     private final Wording wording;
+    private final RiderMemory.Of<Optional<Place>, Air> remembered;
 
-    Storage(Weather weather, RidingMapper riding, Wording wording) {
+    Storage(Weather weather, RidingMapper riding, Wording wording, RiderMemory memory) {
+        remembered = memory.of("AIR", MOST_REMEMBERED);
         this.weather = weather;
         this.riding = riding;
         this.wording = wording;
@@ -65,6 +71,11 @@ class Storage {
      * @param today up to this day the weather is asked for; afterwards each month is as it was in the year before
      */
     Air of(Place place, LocalDate today, Rider rider) {
+        return remembered.get(
+                RiderChanges::butReadings, Optional.ofNullable(place), today, () -> air(place, today, rider));
+    }
+
+    private Air air(Place place, LocalDate today, Rider rider) {
         if (place == null) {
             return new Air(DryingClimate.INDOORS, null, RidingHours.none(today), wording.text("sealant.air.usual"), "");
         }

@@ -29,7 +29,6 @@ import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
-import org.stratopneum.web.fleet.care.Care;
 import org.stratopneum.web.jobs.CardsToTake;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.parts.shelf.Shelf;
@@ -62,7 +61,6 @@ class DeviceDataService {
     private final Kits kits;
     private final WheelAir wheelAir;
     private final SealantDues sealant;
-    private final Care care;
     private final Logbook logbook;
     private final Shelf shelf;
     private final CardsToTake cards;
@@ -77,7 +75,6 @@ class DeviceDataService {
             Kits kits,
             WheelAir wheelAir,
             SealantDues sealant,
-            Care care,
             Logbook logbook,
             Shelf shelf,
             CardsToTake cards,
@@ -90,7 +87,6 @@ class DeviceDataService {
         this.kits = kits;
         this.wheelAir = wheelAir;
         this.sealant = sealant;
-        this.care = care;
         this.logbook = logbook;
         this.shelf = shelf;
         this.cards = cards;
@@ -110,8 +106,7 @@ class DeviceDataService {
         }
         List<BikeState> bikes = garage.bikes();
         Map<UUID, KitState> bags = kits.all();
-        Asked asked =
-                new Asked(sealant.of(bikes, care.all(), rider.get(), logbook.now()), shelf.bearsCo2(), rider.get());
+        Asked asked = new Asked(sealant.of(bikes, rider.get(), logbook.now()), shelf.bearsCo2(), rider.get());
         return new DeviceDataJson(
                 who(rider.get()),
                 sending,

@@ -1,6 +1,5 @@
 package org.stratopneum.web.wheel;
 
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,11 +16,10 @@ import org.stratopneum.web.platform.wording.FitText;
 record AcceptedWarnings(Map<LogDetail.WarningAccepted, UUID> entries) {
 
     /** What the rider goes on knowing, since the tire went on. */
-    static AcceptedWarnings of(WheelState wheel, List<LogRow> setUp, Logbook logbook) {
-        Instant since = wheel.tire().map(WheelState.Tire::since).orElse(Instant.MAX);
-        return new AcceptedWarnings(setUp.stream()
-                .filter(row -> row.kind() == LogKind.WARNING_ACCEPTED && !row.struck())
-                .filter(row -> !row.happenedAt().isBefore(since))
+    static AcceptedWarnings of(WheelState wheel, Logbook logbook) {
+        return new AcceptedWarnings(wheel.tire().stream()
+                .map(tire -> new Logbook.Asked(List.of(LogKind.WARNING_ACCEPTED), tire.since()))
+                .flatMap(asked -> logbook.current(List.of(wheel.wheelId()), List.of(asked)).stream())
                 .collect(Collectors.toMap(
                         row -> (LogDetail.WarningAccepted) logbook.detailOf(row),
                         LogRow::id,

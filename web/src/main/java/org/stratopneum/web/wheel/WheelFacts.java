@@ -11,7 +11,6 @@ import org.stratopneum.core.tire.TireOnRim;
 import org.stratopneum.core.tire.TireSection;
 import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelState;
-import org.stratopneum.web.fleet.care.Care;
 import org.stratopneum.web.platform.drawing.SectionDrawing;
 import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.platform.wording.QuantityText;
@@ -27,12 +26,10 @@ class WheelFacts {
     private static final double ML_PER_LITRE = 1000;
 
     private final SealantDues sealant;
-    private final Care care;
     private final Wording wording;
 
-    WheelFacts(SealantDues sealant, Care care, Wording wording) {
+    WheelFacts(SealantDues sealant, Wording wording) {
         this.sealant = sealant;
-        this.care = care;
         this.wording = wording;
     }
 
@@ -47,7 +44,7 @@ class WheelFacts {
         TireSection section = wheel.tireOnRim().get().section();
         SealantState state = wheel.tubed()
                 ? null
-                : sealant.of(List.of(known.bike()), care.all(), rider, now).get(wheel.wheelId());
+                : sealant.of(List.of(known.bike()), rider, now).get(wheel.wheelId());
         SectionDrawing drawing = SectionDrawing.of(
                 section,
                 new SectionDrawing.Inside(

@@ -22,7 +22,6 @@ import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelLoss;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
-import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.LogOutcome;
 import org.stratopneum.web.log.LogOutcomes;
 import org.stratopneum.web.log.Logbook;
@@ -46,8 +45,6 @@ import org.stratopneum.web.rider.Riders;
 /** Gathers the first tab of a wheel, and writes its readings. */
 @Service
 class WheelService {
-
-    private static final int SET_UP = 200;
 
     private final WheelHeads heads;
     private final Garage garage;
@@ -156,7 +153,6 @@ class WheelService {
                 ask.advice.map(found -> adviceWording.view(ask.known.bike(), found, ask.ride.orElseThrow(), reader));
         WheelPanel panel = view.map(found -> wheel.position() == WheelPosition.REAR ? found.rear() : found.front())
                 .orElse(null);
-        var setUp = logbook.ofWheel(wheel.wheelId(), LogKind.SETTING_UP, SET_UP);
         FitParts fitted = Shelf.fitParts(
                 shelf.onWheel(wheel.wheelId()), ask.known.bike().openings().at(wheel.position()));
         Optional<FitText> fit = wheel.fitCase(
@@ -166,7 +162,7 @@ class WheelService {
                         fitted)
                 .map(FitCheck::of)
                 .map(check -> fits.of(check, rider.units()));
-        AcceptedWarnings accepted = AcceptedWarnings.of(wheel, setUp, logbook);
+        AcceptedWarnings accepted = AcceptedWarnings.of(wheel, logbook);
         WheelFacts.Drawn drawn = facts.drawn(ask.known, rider, now);
         return new WheelPage(
                 ask.known.head(),

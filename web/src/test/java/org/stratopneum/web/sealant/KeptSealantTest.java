@@ -1,5 +1,6 @@
 package org.stratopneum.web.sealant;
 
+import io.micrometer.core.instrument.MeterRegistry;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
@@ -15,7 +16,6 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
-import org.stratopneum.web.fleet.care.Care;
 import org.stratopneum.web.log.LogDetail;
 import org.stratopneum.web.log.LogDetail.SealantHeard.Sound;
 import org.stratopneum.web.log.LogKind;
@@ -23,6 +23,7 @@ import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.rider.RiderMapper;
 import org.stratopneum.web.support.KeptRounds;
+import org.stratopneum.web.support.RememberedRounds;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.TestGarage;
 import org.stratopneum.web.support.TestRider;
@@ -38,9 +39,9 @@ class KeptSealantTest {
     private final JdbcTemplate jdbc;
     private final Logbook logbook;
     private final Garage garage;
-    private final Care care;
     private final SealantDues dues;
     private final RiderMapper riders;
+    private final MeterRegistry meters;
     private final TestRider rider;
     private final TestGarage parts;
     private Instant now;
@@ -49,14 +50,14 @@ class KeptSealantTest {
             JdbcTemplate jdbc,
             Logbook logbook,
             Garage garage,
-            Care care,
             SealantDues dues,
             PlatformTransactionManager transactions,
-            RiderMapper riders) {
+            RiderMapper riders,
+            MeterRegistry meters) {
+        this.meters = meters;
         this.jdbc = jdbc;
         this.logbook = logbook;
         this.garage = garage;
-        this.care = care;
         this.dues = dues;
         this.riders = riders;
         rider = TestRider.make(transactions, riders);
@@ -64,13 +65,11 @@ class KeptSealantTest {
         parts = rider.asks(() -> TestGarage.make(jdbc, logbook, now.minus(200, ChronoUnit.DAYS)));
     }
 
-    private Map<UUID, SealantToday> asked() {
-        return rider.asks(() -> {
-            List<BikeState> bikes = garage.bikes();
-            return dues.of(bikes, care.all(), riders.self().orElseThrow(), now).entrySet().stream()
-                    .collect(Collectors.toMap(
-                            Map.Entry::getKey, entry -> entry.getValue().today()));
-        });
+    private Map<UUID, SealantToday> found() {
+        List<BikeState> bikes = garage.bikes();
+        return dues.of(bikes, riders.self().orElseThrow(), now).entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey, entry -> entry.getValue().today()));
     }
 
     @ParameterizedTest
@@ -79,10 +78,16 @@ class KeptSealantTest {
         new KeptRounds<>(
                         rider,
                         jdbc,
-                        this::asked,
+                        () -> rider.asks(this::found),
                         POISON,
                         today -> today.volumeMl().p50() < 0)
                 .play(seed, 20, this::happens);
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {4, 5})
+    void whatIsRememberedIsNeverToldOfAnythingElse(long seed) {
+        new RememberedRounds<>(rider, meters, "SEALANT", this::found).play(seed, this::happens);
     }
 
     private UUID wheel;

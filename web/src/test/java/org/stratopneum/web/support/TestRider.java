@@ -3,8 +3,11 @@ package org.stratopneum.web.support;
 import java.time.Instant;
 import java.util.UUID;
 import java.util.function.Supplier;
+import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
 import org.stratopneum.core.quantity.PressureUnit;
 import org.stratopneum.web.rider.CurrentRider;
 import org.stratopneum.web.rider.Rider;
@@ -53,6 +56,18 @@ public final class TestRider {
         @SuppressWarnings("unchecked")
         T typed = (T) answer[0];
         return typed;
+    }
+
+    /** What a page sees: asked in a request of its own, which changes nothing. */
+    public <T> T sees(Supplier<T> work) {
+        RequestContextHolder.setRequestAttributes(new ServletRequestAttributes(new MockHttpServletRequest()));
+        transaction.setReadOnly(true);
+        try {
+            return asks(work);
+        } finally {
+            transaction.setReadOnly(false);
+            RequestContextHolder.resetRequestAttributes();
+        }
     }
 
     /** Runs {@code work} as this rider, in whatever transactions it opens itself. */

@@ -10,19 +10,25 @@ import org.stratopneum.web.platform.drawing.BikeDrawing;
 /**
  * A bike on the first page: rear wheel left, front wheel right.
  *
- * @param drawing both wheels on the ground, or null while neither has a tire; {@code alt} what it shows
  * @param entry the form for its readings, or null where it has not both tires on
  * @param outcome what was just written for it, or null
  */
-public record BikeCard(
-        UUID id,
-        String name,
-        String wheelset,
-        BikeDrawing drawing,
-        String alt,
-        List<WheelCard> wheels,
-        Entry entry,
-        LogOutcome outcome) {
+public record BikeCard(Face face, Entry entry, LogOutcome outcome) {
+
+    /**
+     * What is shown of a bike.
+     *
+     * @param drawing both wheels on the ground, or null while neither has a tire; {@code alt} what it shows
+     * @param rollable whether it has both tires on
+     */
+    public record Face(
+            UUID id,
+            String name,
+            String wheelset,
+            BikeDrawing drawing,
+            String alt,
+            List<WheelCard> wheels,
+            boolean rollable) {}
 
     /**
      * One wheel in words.
@@ -50,16 +56,20 @@ public record BikeCard(
     /**
      * The form for both readings, with fresh ids, so that sending it twice writes once.
      *
-     * @param unit name of the unit that is typed, {@code symbol} as it is written
+     * @param unit name of the unit that is typed
+     */
+    public record Entry(UUID rearEntry, UUID frontEntry, String unit, Fields fields) {}
+
+    /**
+     * Its fields.
+     *
+     * @param symbol of the unit that is typed, as it is written
      * @param told what is recommended, rear and front; null where nothing may be set
      * @param typed what was typed before
      * @param errors what was wrong with it, by field
      * @param asked what was probably meant, by field
      */
-    public record Entry(
-            UUID rearEntry,
-            UUID frontEntry,
-            String unit,
+    public record Fields(
             String symbol,
             Told told,
             Map<String, String> typed,

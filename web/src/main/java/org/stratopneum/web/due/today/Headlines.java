@@ -31,7 +31,7 @@ class Headlines {
             List<DueEntry> leaks,
             List<DueEntry> sealant) {}
 
-    TodayPage.Headline of(List<BikeCard> bikes, DueEntries.All all) {
+    TodayPage.Headline of(List<BikeCard.Face> bikes, DueEntries.All all) {
         Amiss amiss = new Amiss(
                 wheels(bikes, "blocks"),
                 wheels(bikes, "below"),
@@ -39,7 +39,7 @@ class Headlines {
                 wheels(bikes, "none"),
                 bikes.stream()
                         .filter(bike -> bike.wheels().stream().anyMatch(BikeCard.WheelCard::dry))
-                        .map(BikeCard::name)
+                        .map(BikeCard.Face::name)
                         .toList(),
                 due(all, "bubble"),
                 due(all, "drop"));
@@ -58,7 +58,7 @@ class Headlines {
         return matter.kind() == DueEntry.Kind.CARD ? matter.path() : "/wheels/" + matter.wheel() + "/leak";
     }
 
-    private List<String> wheels(List<BikeCard> bikes, String state) {
+    private List<String> wheels(List<BikeCard.Face> bikes, String state) {
         return bikes.stream()
                 .flatMap(bike -> bike.wheels().stream()
                         .filter(wheel -> wheel.state().equals(state))

@@ -28,6 +28,7 @@ import org.stratopneum.web.fleet.bikes.Garage;
 import org.stratopneum.web.fleet.bikes.PressureNow;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.fleet.kept.RiderMemory;
 import org.stratopneum.web.log.LogOutcome;
 import org.stratopneum.web.log.LogOutcomes;
 import org.stratopneum.web.log.Logbook;
@@ -42,6 +43,7 @@ import org.stratopneum.web.pressure.AdvisedPressures;
 import org.stratopneum.web.pressure.ReadingForm;
 import org.stratopneum.web.pressure.ReadingWriter;
 import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.RiderChanges;
 import org.stratopneum.web.rider.Riders;
 
 /** Gathers the first page, and writes the readings that are typed there. */
@@ -49,6 +51,8 @@ import org.stratopneum.web.rider.Riders;
 class TodayService {
 
     private static final int ROWS = 5;
+
+    private static final int MOST_REMEMBERED = 100;
 
     /** A rider whose tires all went on within that time has just begun. */
     private static final Duration BEGINNING = Duration.ofDays(14);
@@ -64,6 +68,7 @@ class TodayService {
     private final Dials dials;
     private final Wording wording;
     private final ProblemWording problemWording;
+    private final RiderMemory.Of<String, List<BikeCard.Face>> remembered;
 
     TodayService(
             DueEntries dues,
@@ -76,7 +81,9 @@ class TodayService {
             ReadingWriter writer,
             Dials dials,
             Wording wording,
-            ProblemWording problemWording) {
+            ProblemWording problemWording,
+            RiderMemory memory) {
+        remembered = memory.of("FACES", MOST_REMEMBERED);
         this.dues = dues;
         this.rows = rows;
         this.headlines = headlines;
@@ -104,9 +111,19 @@ class TodayService {
 
     private TodayPage page(LogOutcome outcome, Again again, String notice) {
         DueEntries.All all = dues.all();
-        List<BikeCard> cards = all.bikes().stream()
-                .map(bike -> card(bike, all, outcome, again))
-                .toList();
+        List<BikeCard.Face> faces = remembered.get(
+                RiderChanges::ofAll,
+                "faces",
+                all.known().now(),
+                () -> all.bikes().stream().map(bike -> face(bike, all)).toList());
+        List<BikeCard> cards = new ArrayList<>();
+        for (int i = 0; i < faces.size(); i++) {
+            BikeState bike = all.bikes().get(i);
+            cards.add(new BikeCard(
+                    faces.get(i),
+                    bike.rollable() ? entry(bike, all, again) : null,
+                    outcome != null && bike.id().equals(outcome.bikeId()) ? outcome : null));
+        }
         List<TodoRow> todo = rows.of(
                 all.matters().stream()
                         .filter(matter -> matter.isDueOn(all.today()))
@@ -116,7 +133,7 @@ class TodayService {
         return new TodayPage(
                 cards,
                 steps(all),
-                headlines.of(cards, all),
+                headlines.of(faces, all),
                 notice,
                 todo.subList(0, Math.min(ROWS, todo.size())),
                 Math.max(0, todo.size() - ROWS),
@@ -197,7 +214,7 @@ class TodayService {
                 .orElseGet(() -> new Wrote(null, page(null, null, "pressure.recommendation-changed")));
     }
 
-    private BikeCard card(BikeState bike, DueEntries.All all, LogOutcome outcome, Again again) {
+    private BikeCard.Face face(BikeState bike, DueEntries.All all) {
         Optional<BikeAdvice> advice = Optional.ofNullable(all.advice().get(bike.id()));
         List<BikeCard.WheelCard> wheels = new ArrayList<>();
         Map<WheelPosition, WheelDial> drawn = new LinkedHashMap<>();
@@ -207,11 +224,11 @@ class TodayService {
                 dials.of(wheel, own(advice, position), all).ifPresent(dial -> drawn.put(position, dial));
             });
         }
-        return new BikeCard(
+        return new BikeCard.Face(
                 bike.id(),
                 bike.name(),
                 bike.wheelsetName(),
-                drawn.isEmpty() ? null : new BikeDrawing(drawn.get(WheelPosition.REAR), drawn.get(WheelPosition.FRONT)),
+                drawn.isEmpty() ? null : BikeDrawing.of(drawn.get(WheelPosition.REAR), drawn.get(WheelPosition.FRONT)),
                 wheels.stream()
                         .map(wheel -> wording.text(
                                 "today.alt." + (wheel.now() == null ? "none" : "now"),
@@ -221,8 +238,7 @@ class TodayService {
                                 wheel.word()))
                         .reduce(bike.name() + ".", (all1, one) -> all1 + " " + one),
                 wheels,
-                bike.rollable() ? entry(bike, advice, all.rider(), again) : null,
-                outcome != null && bike.id().equals(outcome.bikeId()) ? outcome : null);
+                bike.rollable());
     }
 
     private static WheelAdvice own(Optional<BikeAdvice> advice, WheelPosition position) {
@@ -230,8 +246,8 @@ class TodayService {
                 .orElse(null);
     }
 
-    private BikeCard.Entry entry(BikeState bike, Optional<BikeAdvice> advice, Rider rider, Again again) {
-        PressureUnit unit = rider.pressureUnit();
+    private BikeCard.Entry entry(BikeState bike, DueEntries.All all, Again again) {
+        PressureUnit unit = all.rider().pressureUnit();
         boolean mine = again != null && bike.id().equals(again.bike);
         Map<String, String> typed = new LinkedHashMap<>();
         Map<String, String> errors = new LinkedHashMap<>();
@@ -252,17 +268,19 @@ class TodayService {
                 mine ? again.form.entryId(WheelPosition.REAR) : UUID.randomUUID(),
                 mine ? again.form.entryId(WheelPosition.FRONT) : UUID.randomUUID(),
                 unit.name(),
-                unit.symbol(),
-                advice.flatMap(found -> AdvisedPressures.settable(found, unit))
-                        .map(told -> new BikeCard.Entry.Told(
-                                PressureText.number(told.pressure(WheelPosition.REAR), unit),
-                                PressureText.number(told.pressure(WheelPosition.FRONT), unit),
-                                shown(bike, told, WheelPosition.REAR),
-                                shown(bike, told, WheelPosition.FRONT)))
-                        .orElse(null),
-                typed,
-                errors,
-                asked);
+                new BikeCard.Fields(
+                        unit.symbol(),
+                        Optional.ofNullable(all.advice().get(bike.id()))
+                                .flatMap(found -> AdvisedPressures.settable(found, unit))
+                                .map(told -> new BikeCard.Fields.Told(
+                                        PressureText.number(told.pressure(WheelPosition.REAR), unit),
+                                        PressureText.number(told.pressure(WheelPosition.FRONT), unit),
+                                        shown(bike, told, WheelPosition.REAR),
+                                        shown(bike, told, WheelPosition.FRONT)))
+                                .orElse(null),
+                        typed,
+                        errors,
+                        asked));
     }
 
     private static String shown(BikeState bike, AdvisedPressures told, WheelPosition position) {

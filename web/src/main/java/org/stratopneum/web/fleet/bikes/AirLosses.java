@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -27,6 +28,7 @@ import org.stratopneum.core.quantity.GaugePressure;
 import org.stratopneum.core.quantity.Temperature;
 import org.stratopneum.core.weather.DailyWeather;
 import org.stratopneum.web.fleet.kept.KeptResults;
+import org.stratopneum.web.fleet.kept.RiderMemory;
 import org.stratopneum.web.fleet.places.Place;
 import org.stratopneum.web.log.LogKind;
 import org.stratopneum.web.log.Logbook;
@@ -48,12 +50,16 @@ public class AirLosses {
 
     private static final String MATTER = "AIR_LOSS";
 
+    private static final int MOST_REMEMBERED = 500;
+
     private final ReadingsMapper readings;
     private final Logbook logbook;
     private final Weather weather;
     private final Riders riders;
+    private final RiderMemory.Of<List<UUID>, Map<UUID, LossNow>> remembered;
 
-    AirLosses(ReadingsMapper readings, Logbook logbook, Weather weather, Riders riders) {
+    AirLosses(ReadingsMapper readings, Logbook logbook, Weather weather, Riders riders, RiderMemory memory) {
+        remembered = memory.of(MATTER, MOST_REMEMBERED);
         this.readings = readings;
         this.logbook = logbook;
         this.weather = weather;
@@ -69,11 +75,35 @@ public class AirLosses {
     }
 
     /**
-     * The same of all wheels of some bikes: as it is kept, or worked out where the readings or whatever else it was made from
-     * have changed.
+     * The same of all wheels of some bikes: as it is remembered or kept, or worked out where the readings or whatever else it
+     * was made from have changed.
+     *
+     * @param all what was worked out before, asked for where it is needed
      */
     @Transactional(readOnly = true)
-    public Map<UUID, LossNow> now(List<BikeState> bikes, KeptResults.Kept all, Rider rider, Instant now) {
+    public Map<UUID, LossNow> now(List<BikeState> bikes, Supplier<KeptResults.Kept> all, Rider rider, Instant now) {
+        // a reading more or less that is as old as can be makes no difference for an hour
+        Instant hour = now.truncatedTo(ChronoUnit.HOURS);
+        Map<UUID, LossNow> losses = new HashMap<>();
+        List<BikeState> others = new ArrayList<>();
+        for (BikeState bike : bikes) {
+            List<UUID> wheels = wheels(List.of(bike));
+            remembered
+                    .find(changes -> changes.ofWheels(wheels), wheels, hour)
+                    .ifPresentOrElse(losses::putAll, () -> others.add(bike));
+        }
+        Map<UUID, LossNow> found = others.isEmpty() ? Map.of() : kept(others, all.get(), rider, now);
+        for (BikeState bike : others) {
+            List<UUID> wheels = wheels(List.of(bike));
+            Map<UUID, LossNow> own = new HashMap<>(found);
+            own.keySet().retainAll(wheels);
+            remembered.put(changes -> changes.ofWheels(wheels), wheels, hour, own);
+        }
+        losses.putAll(found);
+        return losses;
+    }
+
+    private Map<UUID, LossNow> kept(List<BikeState> bikes, KeptResults.Kept all, Rider rider, Instant now) {
         List<UUID> wheels = wheels(bikes);
         if (wheels.isEmpty()) {
             return Map.of();

@@ -1,27 +1,40 @@
 package org.stratopneum.web.fleet.bikes;
 
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import org.stratopneum.web.fleet.kept.RiderMemory;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.platform.wording.QuantityText;
 import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.RiderChanges;
 
 /** Says what stands over the pages of a wheel. */
 @Component
 public class WheelHeads {
 
     private static final double PERCENT = 100;
+    private static final int MOST_REMEMBERED = 300;
 
     private final Garage garage;
     private final AirLosses airLosses;
     private final Wording wording;
+    private final Clock clock;
+    private final RiderMemory.Of<UUID, WheelPlace> places;
+    private final RiderMemory.Of<UUID, Known> remembered;
 
-    WheelHeads(Garage garage, AirLosses airLosses, Wording wording) {
+    WheelHeads(Garage garage, AirLosses airLosses, Wording wording, Clock clock, RiderMemory memory) {
+        this.clock = clock;
+        places = memory.of("PLACE", MOST_REMEMBERED);
+        remembered = memory.of("WHEEL", MOST_REMEMBERED);
         this.garage = garage;
         this.airLosses = airLosses;
         this.wording = wording;
@@ -32,7 +45,17 @@ public class WheelHeads {
 
     /** @throws org.stratopneum.web.platform.fault.NotThereException when this rider has no such wheel */
     public Known of(UUID id, Rider rider) {
-        WheelPlace place = garage.place(id);
+        WheelPlace place = places.get(RiderChanges::butReadings, id, "", () -> garage.place(id));
+        List<UUID> wheels =
+                Stream.of(id, place.otherWheel()).filter(Objects::nonNull).toList();
+        return remembered.get(
+                changes -> changes.ofWheels(wheels),
+                id,
+                clock.instant().truncatedTo(ChronoUnit.HOURS),
+                () -> known(id, place, rider));
+    }
+
+    private Known known(UUID id, WheelPlace place, Rider rider) {
         BikeState bike = garage.bikeOn(place.bikeId(), place.wheelsetId());
         WheelState wheel = bike.wheel(place.position()).orElseThrow();
         Optional<WheelLoss> loss = airLosses.of(bike, place.position());

@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.stratopneum.web.platform.wording.DateText;
@@ -71,8 +72,12 @@ public record HistoryBand(
     /** A time with its name. */
     public record Stretch(Instant from, Instant until, String name) {}
 
-    /** Something of some size at a moment, and what it says. */
-    public record Mark(Instant at, double size, String said) {}
+    /**
+     * Something of some size at a moment.
+     *
+     * @param said what it says, asked for only where there is a place for it
+     */
+    public record Mark(Instant at, double size, Supplier<String> said) {}
 
     /** @param odd whether it is the second of two, so that neighbours differ */
     public record Bar(double x, double y, double width, double height, String name, boolean odd) {
@@ -249,7 +254,8 @@ public record HistoryBand(
         return spots.entrySet().stream()
                 .map(spot -> {
                     LocalDate day = LocalDate.ofInstant(spot.getValue().at, zone);
-                    String said = DateText.date(day) + ": " + spot.getValue().said;
+                    String said =
+                            DateText.date(day) + ": " + spot.getValue().said.get();
                     return new Spot(spot.getKey().x, spot.getKey().y, said, day);
                 })
                 .toList();

@@ -7,7 +7,7 @@ import org.thymeleaf.dialect.AbstractProcessorDialect;
 import org.thymeleaf.processor.IProcessor;
 import org.thymeleaf.standard.StandardDialect;
 
-/** What templates may say beside the standard: {@code page:icon}. */
+/** What templates may say beside the standard: {@code page:icon} and {@code page:part}. */
 @Component
 class PageDialect extends AbstractProcessorDialect {
 
@@ -20,6 +20,6 @@ class PageDialect extends AbstractProcessorDialect {
 
     @Override
     public Set<IProcessor> getProcessors(String prefix) {
-        return Set.of(new IconProcessor(prefix, urls));
+        return Set.of(new IconProcessor(prefix, urls), new PartProcessor(prefix));
     }
 }

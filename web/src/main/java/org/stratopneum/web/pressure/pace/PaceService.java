@@ -9,10 +9,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.function.SingletonSupplier;
 import org.stratopneum.core.leak.AirLoss;
 import org.stratopneum.core.leak.LeakClass;
 import org.stratopneum.core.leak.LeakReading;
@@ -46,7 +48,6 @@ import org.stratopneum.web.rider.Riders;
 @Service
 class PaceService {
 
-    private static final int SET_UP = 200;
     private static final int LATEST_SPANS = 6;
     private static final int READINGS = 60;
 
@@ -95,6 +96,7 @@ class PaceService {
         BikeState bike = known.bike();
         WheelState wheel = known.wheel();
         Instant now = logbook.now();
+        Supplier<List<LogRow>> readings = SingletonSupplier.of(() -> logbook.ofWheel(id, LogKind.READINGS, READINGS));
         Optional<WheelLoss> read = known.loss();
         Optional<AirLoss> loss = read.map(WheelLoss::loss);
         Optional<PressureOutlook> outlook = loss.flatMap(AirLoss::outlook);
@@ -117,7 +119,7 @@ class PaceService {
                 loss.filter(found -> found.alarm() == AirLoss.Alarm.READ_ONCE_MORE)
                         .flatMap(found -> words.onceMore(found, rider))
                         .orElse(null),
-                read.flatMap(found -> unlogged(found, id, rider)).orElse(null),
+                read.flatMap(found -> unlogged(found, readings, rider)).orElse(null),
                 read.flatMap(found -> gone(found, rider)).orElse(null),
                 outlook.map(found -> words.ahead(found, window, rider, now)).orElse(List.of()),
                 new FormView(
@@ -132,7 +134,7 @@ class PaceService {
                         .orElse(null),
                 hole.flatMap(HoleForm::diameterMm).map(words::hole).orElse(null),
                 wheel.tire()
-                        .flatMap(tire -> holds.of(since(tire.since(), id), rider))
+                        .flatMap(tire -> holds.of(since(tire.since(), readings.get()), rider))
                         .orElse(null),
                 read.flatMap(found -> chart(id, found, advice.orElse(null), rider, now))
                         .orElse(null),
@@ -151,11 +153,11 @@ class PaceService {
         Instant from = rise.since().minus(NEAR_BEFORE, ChronoUnit.DAYS);
         Instant to = rise.seen().plus(NEAR_AFTER, ChronoUnit.DAYS);
         List<PacePage.Near> near = Stream.concat(
-                        logbook.ofWheel(wheelId, LogKind.SETTING_UP, SET_UP).stream(),
-                        logbook.ofBike(bike.id(), List.of(LogKind.RIDDEN)).stream())
-                .filter(row -> !row.struck()
-                        && !row.happenedAt().isBefore(from)
-                        && row.happenedAt().isBefore(to))
+                        logbook
+                                .current(List.of(wheelId), List.of(new Logbook.Asked(LogKind.SETTING_UP, from)))
+                                .stream(),
+                        logbook.ridesOfBike(bike.id(), from).stream())
+                .filter(row -> row.happenedAt().isBefore(to))
                 .sorted(Comparator.comparing(LogRow::happenedAt))
                 .map(row -> new PacePage.Near(
                         row.id(),
@@ -166,12 +168,12 @@ class PaceService {
     }
 
     /** Asked once: after the next inflation that is noted it matters no more. */
-    private Optional<PacePage.Unlogged> unlogged(WheelLoss read, UUID wheelId, Rider rider) {
+    private Optional<PacePage.Unlogged> unlogged(WheelLoss read, Supplier<List<LogRow>> readings, Rider rider) {
         List<List<LeakReading>> spans = Turn.spans(read.turns());
         return read.loss().unlogged().stream()
                 .filter(found -> spans.get(spans.size() - 1).contains(found.after()))
                 .reduce((earlier, later) -> later)
-                .flatMap(found -> logbook.ofWheel(wheelId, LogKind.READINGS, READINGS).stream()
+                .flatMap(found -> readings.get().stream()
                         .filter(row -> row.happenedAt().equals(found.after().at()))
                         .findFirst()
                         .map(row -> words.unlogged(row.id(), found, read.heightM(), rider)));
@@ -195,8 +197,8 @@ class PaceService {
         return spans.subList(0, Math.min(LATEST_SPANS, spans.size()));
     }
 
-    private List<LogRow> since(Instant fitted, UUID wheel) {
-        return logbook.ofWheel(wheel, LogKind.READINGS, READINGS).stream()
+    private static List<LogRow> since(Instant fitted, List<LogRow> readings) {
+        return readings.stream()
                 .filter(row -> !row.happenedAt().isBefore(fitted))
                 .toList();
     }

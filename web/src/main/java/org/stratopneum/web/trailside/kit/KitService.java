@@ -16,7 +16,6 @@ import org.stratopneum.web.fleet.bikes.BikeState;
 import org.stratopneum.web.fleet.bikes.Garage;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
-import org.stratopneum.web.fleet.care.Care;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.parts.shelf.Shelf;
 import org.stratopneum.web.platform.wording.DateText;
@@ -42,7 +41,6 @@ class KitService {
     private final Shelf shelf;
     private final AirLines lines;
     private final SealantDues sealant;
-    private final Care care;
     private final Logbook logbook;
     private final Wording wording;
     private final FitWording fitWording;
@@ -56,7 +54,6 @@ class KitService {
             Shelf shelf,
             AirLines lines,
             SealantDues sealant,
-            Care care,
             Logbook logbook,
             Wording wording,
             FitWording fitWording,
@@ -68,7 +65,6 @@ class KitService {
         this.shelf = shelf;
         this.lines = lines;
         this.sealant = sealant;
-        this.care = care;
         this.logbook = logbook;
         this.wording = wording;
         this.fitWording = fitWording;
@@ -123,7 +119,7 @@ class KitService {
 
     private List<KitPage.Wheel> wheels(
             BikeState bike, KitState bag, Map<WheelPosition, WheelAir.Known> air, Rider rider) {
-        Map<UUID, SealantState> liquid = sealant.of(List.of(bike), care.all(), rider, logbook.now());
+        Map<UUID, SealantState> liquid = sealant.of(List.of(bike), rider, logbook.now());
         Map<UUID, Boolean> bearsCo2 = shelf.bearsCo2();
         List<KitPage.Wheel> wheels = new ArrayList<>();
         for (WheelPosition position : WheelPosition.values()) {

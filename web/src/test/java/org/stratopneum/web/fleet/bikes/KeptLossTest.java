@@ -1,5 +1,6 @@
 package org.stratopneum.web.fleet.bikes;
 
+import io.micrometer.core.instrument.MeterRegistry;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
@@ -20,6 +21,7 @@ import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.log.WheelNote;
 import org.stratopneum.web.rider.RiderMapper;
 import org.stratopneum.web.support.KeptRounds;
+import org.stratopneum.web.support.RememberedRounds;
 import org.stratopneum.web.support.RunningApplication;
 import org.stratopneum.web.support.TestGarage;
 import org.stratopneum.web.support.TestRider;
@@ -37,6 +39,7 @@ class KeptLossTest {
     private final AirLosses losses;
     private final KeptResults results;
     private final RiderMapper riders;
+    private final MeterRegistry meters;
     private final TestRider rider;
     private final TestGarage parts;
     private final UUID gauge = UUID.randomUUID();
@@ -50,7 +53,9 @@ class KeptLossTest {
             AirLosses losses,
             KeptResults results,
             PlatformTransactionManager transactions,
-            RiderMapper riders) {
+            RiderMapper riders,
+            MeterRegistry meters) {
+        this.meters = meters;
         this.jdbc = jdbc;
         this.logbook = logbook;
         this.garage = garage;
@@ -64,15 +69,21 @@ class KeptLossTest {
                 "insert into gauge (id, name, unit, offset_kpa, slope) values (?, 'Dial', 'PSI', 0, 1)", gauge));
     }
 
-    private Map<UUID, LossNow> asked() {
-        return rider.asks(
-                () -> losses.now(garage.bikes(), results.all(), riders.self().orElseThrow(), now));
+    private Map<UUID, LossNow> found() {
+        return losses.now(garage.bikes(), results::all, riders.self().orElseThrow(), now);
     }
 
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3})
     void whatIsKeptIsNeverToldOfAnythingElse(long seed) {
-        new KeptRounds<>(rider, jdbc, this::asked, POISON, loss -> loss.heightM() < 0).play(seed, 5, this::happens);
+        new KeptRounds<>(rider, jdbc, () -> rider.asks(this::found), POISON, loss -> loss.heightM() < 0)
+                .play(seed, 5, this::happens);
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {4, 5})
+    void whatIsRememberedIsNeverToldOfAnythingElse(long seed) {
+        new RememberedRounds<>(rider, meters, "AIR_LOSS", this::found).play(seed, this::happens);
     }
 
     private String happens(Random random) {

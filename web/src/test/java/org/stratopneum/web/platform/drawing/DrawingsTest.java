@@ -180,7 +180,7 @@ class DrawingsTest {
     void wheelsAreToOneScaleAndStandOnTheGround() {
         TireSection large = new TireOnRim(57, 622, null, 30, null).section();
         TireSection small = new TireOnRim(62, 406, null, 30, null).section();
-        String svg = new BikeDrawing(dial(small, 43, 43), dial(large, 23, 23)).body();
+        String svg = BikeDrawing.of(dial(small, 43, 43), dial(large, 23, 23)).body();
         Matcher tires =
                 Pattern.compile("class=\"rub-l\" d=\"M[-\\d. ]+A([\\d.]+)").matcher(svg);
         List<Double> radii = new ArrayList<>();

@@ -55,7 +55,7 @@ class HistoryBandTest {
     void whatLiesOnOnePlaceIsDrawnOnce() {
         List<Mark> found = new ArrayList<>();
         for (int i = 0; i < 200_000; i++) {
-            found.add(new Mark(day(i / 600.0), 150 + i % 40, "said"));
+            found.add(new Mark(day(i / 600.0), 150 + i % 40, () -> "said"));
         }
         HistoryBand band = band(only(List.of(), List.of(), found), 400);
         assertThat(band.found()).hasSizeLessThan(60_000).doesNotHaveDuplicates();
@@ -71,10 +71,10 @@ class HistoryBandTest {
                 only(
                         List.of(),
                         List.of(
-                                new Mark(day(10), 30, "said"),
-                                new Mark(day(11), 30, "said"),
-                                new Mark(day(40), 30, "said"),
-                                new Mark(day(300), 5, "said")),
+                                new Mark(day(10), 30, () -> "said"),
+                                new Mark(day(11), 30, () -> "said"),
+                                new Mark(day(40), 30, () -> "said"),
+                                new Mark(day(300), 5, () -> "said")),
                         List.of()),
                 200);
         assertThat(band.step()).isEqualTo(HistoryBand.Step.WEEK);
@@ -99,7 +99,7 @@ class HistoryBandTest {
 
     @Test
     void aReadingAloneHasItsPlaceToo() {
-        assertThat(band(only(List.of(), List.of(), List.of(new Mark(day(3), 180, "said"))), 10)
+        assertThat(band(only(List.of(), List.of(), List.of(new Mark(day(3), 180, () -> "said"))), 10)
                         .found())
                 .hasSize(1)
                 .allSatisfy(point -> assertThat(point.y()).isFinite());
@@ -110,7 +110,7 @@ class HistoryBandTest {
     void whatIsSaidIsBoundedByItsPlaces() {
         List<Mark> found = new ArrayList<>();
         for (int i = 0; i < 20_000; i++) {
-            found.add(new Mark(day(i / 60.0), 150 + i % 40, "read " + i));
+            found.add(new Mark(day(i / 60.0), 150 + i % 40, () -> "read"));
         }
         HistoryBand band = band(only(List.of(), List.of(), found), 400);
         assertThat(band.spots()).hasSizeBetween(100, (int) HistoryBand.WIDTH);
