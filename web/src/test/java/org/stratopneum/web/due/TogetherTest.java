@@ -37,7 +37,9 @@ class TogetherTest {
     }
 
     private void filled(int wheel, int daysAgo) {
-        note(wheel, "fillings", "volume", "95", "filledAt", TODAY.minusDays(daysAgo) + "T10:00");
+        // today at ten may be still to come
+        String at = daysAgo == 0 ? "" : TODAY.minusDays(daysAgo) + "T10:00";
+        note(wheel, "fillings", "volume", "95", "filledAt", at);
     }
 
     private void note(int wheel, String what, String field, String value, String at, String when) {
