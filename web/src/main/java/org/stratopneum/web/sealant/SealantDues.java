@@ -80,22 +80,24 @@ public class SealantDues {
             Rider rider,
             Instant now) {
         LocalDate today = LocalDate.ofInstant(now, rider.zoneId());
-        return remembered.get(
-                RiderChanges::butReadings, bikes.stream().map(BikeState::id).toList(), today, () -> {
-                    List<LogRow> rows = rows(bikes);
-                    return new InTires(
-                            of(bikes, rows, cared.get(), kept.get(), rider, today), inTubes(bikes, rows, rider));
-                });
+        return remembered.get(RiderChanges::butReadings, wheels(bikes), today, () -> {
+            List<LogRow> rows = rows(bikes);
+            return new InTires(of(bikes, rows, cared.get(), kept.get(), rider, today), inTubes(bikes, rows, rider));
+        });
+    }
+
+    /** Those that can be ridden: another set of the same bike is another matter. */
+    private static List<UUID> wheels(List<BikeState> bikes) {
+        return bikes.stream()
+                .flatMap(SealantDues::fitted)
+                .map(WheelState::wheelId)
+                .toList();
     }
 
     /** What the log says of it; newest first. */
     private List<LogRow> rows(List<BikeState> bikes) {
-        List<UUID> wheels = bikes.stream()
-                .flatMap(SealantDues::fitted)
-                .map(WheelState::wheelId)
-                .toList();
         return since(bikes)
-                .map(first -> logbook.current(wheels, List.of(new Logbook.Asked(LogKind.SEALANT, first))))
+                .map(first -> logbook.current(wheels(bikes), List.of(new Logbook.Asked(LogKind.SEALANT, first))))
                 .orElse(List.of());
     }
 

@@ -1,5 +1,7 @@
 package org.stratopneum.web.sealant;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import io.micrometer.core.instrument.MeterRegistry;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -8,6 +10,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -91,6 +94,29 @@ class KeptSealantTest {
     }
 
     private UUID wheel;
+
+    /** Another set of the same bike has its own liquid, whichever of them was asked for before. */
+    @Test
+    void wheelsThatHangOnTheWallAreAnotherMatter() {
+        UUID set = TestGarage.id();
+        UUID other = TestGarage.id();
+        UUID tire = TestGarage.id();
+        rider.does(() -> {
+            jdbc.update("insert into wheelset (id, bike_id, name) values (?, ?, 'Set two')", set, parts.bike());
+            parts.wheel(jdbc, other, set, "REAR");
+            TestGarage.tire(jdbc, tire, "Winter tire");
+            parts.fit(logbook, other, tire, now.minus(100, ChronoUnit.DAYS));
+        });
+        for (UUID filled : List.of(parts.rear(), other)) {
+            LogSubject on = LogSubject.wheel(parts.bike(), filled, filled.equals(other) ? tire : parts.rearTire());
+            rider.does(() -> logbook.write(
+                    TestGarage.entry(now.minus(90, ChronoUnit.DAYS), on, new LogDetail.SealantAdded(80))));
+        }
+        assertThat(rider.sees(this::found)).containsOnlyKeys(parts.rear(), parts.front());
+        assertThat(rider.sees(() -> dues.of(
+                        List.of(garage.bikeOn(parts.bike(), set)), riders.self().orElseThrow(), now)))
+                .containsOnlyKeys(other);
+    }
 
     private String happens(Random random) {
         boolean rear = random.nextBoolean();
