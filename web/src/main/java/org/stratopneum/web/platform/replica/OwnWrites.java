@@ -19,6 +19,7 @@ public final class OwnWrites {
     static final String COOKIE = "written";
 
     private static final String WROTE = OwnWrites.class.getName();
+    private static final String READ_THE_ORIGINAL = WROTE + ".original";
     private static final Pattern POSITION = Pattern.compile("\\d{1,18}");
 
     private OwnWrites() {}
@@ -28,6 +29,14 @@ public final class OwnWrites {
         RequestAttributes request = RequestContextHolder.getRequestAttributes();
         if (request != null) {
             request.setAttribute(WROTE, true, RequestAttributes.SCOPE_REQUEST);
+        }
+    }
+
+    /** Called when the original answers: a copy may be behind what it has said, and is not read from in this request again. */
+    static void readTheOriginal() {
+        RequestAttributes request = RequestContextHolder.getRequestAttributes();
+        if (request != null) {
+            request.setAttribute(READ_THE_ORIGINAL, true, RequestAttributes.SCOPE_REQUEST);
         }
     }
 
@@ -42,7 +51,7 @@ public final class OwnWrites {
         }
         HttpServletRequest request = attributes.getRequest();
         boolean page = request.getMethod().equals("GET") && request.getHeader(HttpHeaders.AUTHORIZATION) == null;
-        if (!page || in(request)) {
+        if (!page || in(request) || request.getAttribute(READ_THE_ORIGINAL) != null) {
             return Optional.empty();
         }
         Optional<String> cookie = cookies.read(COOKIE, request);

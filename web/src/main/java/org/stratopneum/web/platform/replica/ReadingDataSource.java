@@ -33,6 +33,7 @@ final class ReadingDataSource extends AbstractDataSource {
                 position.lost(exception);
             }
         }
+        OwnWrites.readTheOriginal();
         return original.getConnection();
     }
 

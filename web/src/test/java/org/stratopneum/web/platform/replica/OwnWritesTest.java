@@ -77,6 +77,15 @@ class OwnWritesTest {
         assertEquals(Optional.empty(), OwnWrites.wanted(cookies));
     }
 
+    /** What one statement was told must not be older in the next. */
+    @Test
+    void aRequestThatReadTheOriginalGoesOnWithIt() {
+        OwnWrites.readTheOriginal();
+        assertEquals(Optional.empty(), OwnWrites.wanted(cookies));
+        RequestContextHolder.setRequestAttributes(new ServletRequestAttributes(new MockHttpServletRequest("GET", "/")));
+        assertEquals(Optional.of(0L), OwnWrites.wanted(cookies));
+    }
+
     @Test
     void formsScriptsAndWorkBehindThePagesAreAnsweredByTheOriginal() {
         request.setMethod("POST");
