@@ -9,7 +9,7 @@ NODE=22.23.5
 major_of() { printf '%s' "$1" | sed -E 's/^[^0-9]*([0-9]+).*/\1/'; }
 
 have_java() {
-  command -v javac >/dev/null && (($(major_of "$(javac -version 2>&1)") >= LEAST_JAVA))
+  command -v javac >/dev/null && (($(major_of "$(javac -version 2>&1 | grep '^javac')") >= LEAST_JAVA))
 }
 
 have_maven() { command -v mvn >/dev/null; }

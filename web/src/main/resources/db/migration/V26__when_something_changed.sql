@@ -55,29 +55,24 @@ create function change_is_new(whose uuid, wheel uuid) returns boolean
 select strpos(coalesce(current_setting('stratopneum.noted', true), ''), whose || '/' || wheel) = 0
 $$;
 
+-- Of the wheel that was read, where the trigger says so.
 create function row_has_changed() returns trigger
   language plpgsql security definer set search_path = public, pg_temp
   as $$
+declare
+  changed record;
 begin
   if tg_op = 'DELETE' then
-    perform note_change(old.owner, '00000000-0000-0000-0000-000000000000');
-    return old;
+    changed := old;
+  else
+    changed := new;
   end if;
-  perform note_change(new.owner, '00000000-0000-0000-0000-000000000000');
-  return new;
-end
-$$;
-
-create function reading_has_changed() returns trigger
-  language plpgsql security definer set search_path = public, pg_temp
-  as $$
-begin
-  if tg_op = 'DELETE' then
-    perform note_change(old.owner, old.wheel_id);
-    return old;
+  if tg_nargs > 0 then
+    perform note_change(changed.owner, changed.wheel_id);
+  else
+    perform note_change(changed.owner, '00000000-0000-0000-0000-000000000000');
   end if;
-  perform note_change(new.owner, new.wheel_id);
-  return new;
+  return changed;
 end
 $$;
 
@@ -94,10 +89,10 @@ create trigger changed_rider before update on rider for each row execute functio
 
 create trigger read_new before insert or update on log_entry for each row
   when (new.kind = 'PRESSURE_READ' and new.wheel_id is not null and change_is_new(new.owner, new.wheel_id))
-  execute function reading_has_changed();
+  execute function row_has_changed('reading');
 create trigger read_old before delete on log_entry for each row
   when (old.kind = 'PRESSURE_READ' and old.wheel_id is not null and change_is_new(old.owner, old.wheel_id))
-  execute function reading_has_changed();
+  execute function row_has_changed('reading');
 create trigger changed_new before insert or update on log_entry for each row
   when ((new.kind <> 'PRESSURE_READ' or new.wheel_id is null)
     and change_is_new(new.owner, '00000000-0000-0000-0000-000000000000'))

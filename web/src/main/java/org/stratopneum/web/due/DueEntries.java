@@ -90,6 +90,15 @@ public class DueEntries {
             List<DueEntry> put,
             List<Bottle> bottles) {
 
+        public All {
+            // it is remembered, and shared by requests
+            bikes = List.copyOf(bikes);
+            advice = Map.copyOf(advice);
+            matters = List.copyOf(matters);
+            put = List.copyOf(put);
+            bottles = List.copyOf(bottles);
+        }
+
         /** The matter of this name, whether or not it was put off or skipped. */
         Optional<DueEntry> matter(String key) {
             return Stream.concat(matters.stream(), put.stream())

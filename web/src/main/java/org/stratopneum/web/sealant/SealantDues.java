@@ -66,7 +66,13 @@ public class SealantDues {
      * @param liquid by wheel; nothing for a wheel with a tube, or without a filling since its tire went on
      * @param tubes when the sealant in tubes is to be looked at, by wheel; nothing for a tube without any
      */
-    public record InTires(Map<UUID, SealantState> liquid, Map<UUID, DueItem> tubes) {}
+    public record InTires(Map<UUID, SealantState> liquid, Map<UUID, DueItem> tubes) {
+
+        public InTires {
+            liquid = Map.copyOf(liquid);
+            tubes = Map.copyOf(tubes);
+        }
+    }
 
     /**
      * @param cared how wheels are cared for, and {@code kept} what was worked out before, both asked for where they are

@@ -97,7 +97,7 @@ public class AirLosses {
             List<UUID> wheels = wheels(List.of(bike));
             Map<UUID, LossNow> own = new HashMap<>(found);
             own.keySet().retainAll(wheels);
-            remembered.put(changes -> changes.ofWheels(wheels), wheels, hour, own);
+            remembered.put(changes -> changes.ofWheels(wheels), wheels, hour, Map.copyOf(own));
         }
         losses.putAll(found);
         return losses;
