@@ -7,17 +7,19 @@ const LEAST_STRETCH = 12;
 
 const SVG = "http://www.w3.org/2000/svg";
 
-// what is too much for the page comes as lines: place, day and words
-for (const svg of document.querySelectorAll("svg[data-spots]")) {
-  for (const line of svg.dataset.spots.split("\n").filter((one) => one !== "")) {
-    const [x, y, day, ...words] = line.split(";");
+const CHARTS = "svg:has(.spot), svg[data-spots]";
+
+/** Puts the places on a chart whose words are too many for its page: they come when it is first pointed at. */
+const fill = async (svg) => {
+  const answer = await fetch(svg.dataset.spots);
+  for (const { x, y, day, said } of answer.ok ? await answer.json() : []) {
     const place = document.createElementNS(SVG, "a");
     const hit = document.createElementNS(SVG, "circle");
     place.setAttribute("href", `${svg.dataset.log}&since=${day}&until=${day}`);
     place.setAttribute("tabindex", "-1");
-    place.setAttribute("aria-label", words.join(";"));
+    place.setAttribute("aria-label", said);
     place.classList.add("spot");
-    Object.assign(place.dataset, { x, y, said: words.join(";") });
+    Object.assign(place.dataset, { x, y, said });
     hit.classList.add("spot-hit");
     hit.setAttribute("cx", x);
     hit.setAttribute("cy", y);
@@ -25,14 +27,17 @@ for (const svg of document.querySelectorAll("svg[data-spots]")) {
     place.append(hit);
     svg.append(place);
   }
-}
+};
 
-for (const svg of document.querySelectorAll("svg:has(.spot)")) {
-  const spots = [...svg.querySelectorAll(".spot")].map((place) => ({
+const spotsOf = (svg) =>
+  [...svg.querySelectorAll(".spot")].map((place) => ({
     place,
     x: Number(place.dataset.x),
     y: Number(place.dataset.y),
   }));
+
+for (const svg of document.querySelectorAll(CHARTS)) {
+  let spots = spotsOf(svg);
   const said = document.createElement("p");
   said.className = "chart-said";
   said.setAttribute("role", "status");
@@ -63,8 +68,8 @@ for (const svg of document.querySelectorAll("svg:has(.spot)")) {
   // along the calendar first: a finger is as high as a chart
   const nearest = ({ x, y }) => {
     const far = (spot) => Math.abs(spot.x - x) + Math.abs(spot.y - y) / 4;
-    const best = spots.reduce((one, other) => (far(other) < far(one) ? other : one));
-    return far(best) < NEAR ? best : null;
+    const near = spots.filter((spot) => far(spot) < NEAR);
+    return near.length === 0 ? null : near.reduce((one, other) => (far(other) < far(one) ? other : one));
   };
 
   const look = (event) => {
@@ -75,6 +80,17 @@ for (const svg of document.querySelectorAll("svg:has(.spot)")) {
   };
   svg.addEventListener("pointermove", look);
   svg.addEventListener("pointerdown", look);
+  if (svg.dataset.spots !== undefined) {
+    svg.addEventListener(
+      "pointerenter",
+      async (event) => {
+        await fill(svg);
+        spots = spotsOf(svg);
+        look(event);
+      },
+      { once: true },
+    );
+  }
   svg.addEventListener("focusin", (event) => {
     const spot = spots.find(({ place }) => place === event.target);
     if (spot !== undefined) {
@@ -193,7 +209,7 @@ const alone = (svg) => {
   return new XMLSerializer().serializeToString(copy);
 };
 
-for (const svg of document.querySelectorAll("svg:has(.spot)")) {
+for (const svg of document.querySelectorAll(CHARTS)) {
   const save = document.createElement("button");
   save.type = "button";
   save.className = "btn soft slim no-print chart-save";

@@ -11,6 +11,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.stratopneum.web.platform.drawing.HistorySpot;
 
 /** The years of a wheel, of a tire, and of tires side by side. */
 @Controller
@@ -50,6 +52,26 @@ class HistoryController {
             Model model) {
         model.addAttribute("page", service.tire(id, HistoryPage.Shown.of(span, from, until), written, struck));
         return PAGE;
+    }
+
+    @GetMapping("/wheels/{id}/history/spots")
+    @ResponseBody
+    List<HistorySpot> spotsOfWheel(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "ALL") HistoryPage.Span span,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String until) {
+        return service.spotsOfWheel(id, HistoryPage.Shown.of(span, from, until));
+    }
+
+    @GetMapping("/tires/{id}/history/spots")
+    @ResponseBody
+    List<HistorySpot> spotsOfTire(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "ALL") HistoryPage.Span span,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "") String until) {
+        return service.spotsOfTire(id, HistoryPage.Shown.of(span, from, until));
     }
 
     @PostMapping("/tires/{id}/tread")

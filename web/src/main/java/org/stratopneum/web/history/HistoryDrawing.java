@@ -10,6 +10,7 @@ import org.springframework.stereotype.Component;
 import org.stratopneum.core.history.WindowDays;
 import org.stratopneum.core.quantity.RiderUnit;
 import org.stratopneum.web.platform.drawing.HistoryBand;
+import org.stratopneum.web.platform.drawing.HistorySpot;
 import org.stratopneum.web.platform.wording.PressureText;
 import org.stratopneum.web.platform.wording.QuantityText;
 import org.stratopneum.web.platform.wording.Wording;
@@ -25,6 +26,8 @@ class HistoryDrawing {
         this.wording = wording;
     }
 
+    private record Stretch(Instant from, Instant until) {}
+
     /** Null where nothing was ever fitted. */
     HistoryBand band(
             PartHistory life,
@@ -36,17 +39,32 @@ class HistoryDrawing {
         if (life.stays().isEmpty()) {
             return null;
         }
-        HistoryBand.Drawn drawn = drawn(life, readings, name, rider, now);
+        Stretch stretch = stretch(life, shown, rider, now);
+        return HistoryBand.of(drawn(life, readings, name, rider, now), stretch.from, stretch.until, rider.zoneId());
+    }
+
+    /** What the places of that band say; none where nothing was ever fitted. */
+    List<HistorySpot> spots(
+            PartHistory life, List<WindowDays.Read> readings, HistoryPage.Shown shown, Rider rider, Instant now) {
+        if (life.stays().isEmpty()) {
+            return List.of();
+        }
+        Stretch stretch = stretch(life, shown, rider, now);
+        return HistorySpot.of(
+                drawn(life, readings, stay -> "", rider, now), stretch.from, stretch.until, rider.zoneId());
+    }
+
+    private static Stretch stretch(PartHistory life, HistoryPage.Shown shown, Rider rider, Instant now) {
         if (shown.from() != null) {
-            Instant end = shown.until().plusDays(1).atStartOfDay(rider.zoneId()).toInstant();
-            return HistoryBand.of(
-                    drawn, shown.from().atStartOfDay(rider.zoneId()).toInstant(), end, rider.zoneId());
+            return new Stretch(
+                    shown.from().atStartOfDay(rider.zoneId()).toInstant(),
+                    shown.until().plusDays(1).atStartOfDay(rider.zoneId()).toInstant());
         }
         int days = shown.span().days();
         Instant from = days == 0 ? life.stays().get(0).from() : now.minus(Duration.ofDays(days));
         // a life of an hour has room too
         Instant latest = now.minus(Duration.ofDays(7));
-        return HistoryBand.of(drawn, from.isAfter(latest) ? latest : from, now, rider.zoneId());
+        return new Stretch(from.isAfter(latest) ? latest : from, now);
     }
 
     private HistoryBand.Drawn drawn(

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Arg;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.stratopneum.web.log.LogKind;
@@ -49,11 +50,17 @@ interface HistoryMapper {
     record ReadRow(UUID wheelId, Instant at, double kpa, boolean set, Double offset, Double slope) {}
 
     /** The readings of some wheels, oldest first. */
+    @Arg(column = "wheel_id", javaType = UUID.class)
+    @Arg(column = "happened_at", javaType = Instant.class)
+    @Arg(column = "kpa", javaType = double.class)
+    @Arg(column = "set", javaType = boolean.class)
+    @Arg(column = "offset_kpa", javaType = Double.class)
+    @Arg(column = "slope", javaType = Double.class)
     @Select("""
             <script>
-            select e.wheel_id, e.happened_at as at, (e.detail ->> 'gaugeKpa')::double precision as kpa,
+            select e.wheel_id, e.happened_at, (e.detail ->> 'gaugeKpa')::double precision as kpa,
                    e.kind = 'HOLD_STARTED' or coalesce((e.detail ->> 'afterInflation')::boolean, false) as set,
-                   g.offset_kpa as "offset", g.slope
+                   g.offset_kpa, g.slope
             from log_current e
             left join gauge g on g.id = e.gauge_id
             where e.kind in ('PRESSURE_READ', 'HOLD_STARTED', 'HOLD_ENDED')

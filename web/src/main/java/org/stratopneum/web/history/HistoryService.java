@@ -33,6 +33,7 @@ import org.stratopneum.web.log.LogSubject;
 import org.stratopneum.web.log.LogWording;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.platform.drawing.HistoryBand;
+import org.stratopneum.web.platform.drawing.HistorySpot;
 import org.stratopneum.web.platform.fault.NotThereException;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.FormReader;
@@ -190,6 +191,43 @@ class HistoryService {
                 outcomes.of(written, struck, rider));
     }
 
+    /**
+     * What the places of a wheel's band say.
+     *
+     * @throws NotThereException when this rider has no such wheel
+     */
+    @Transactional(readOnly = true)
+    List<HistorySpot> spotsOfWheel(UUID id, HistoryPage.Shown shown) {
+        Rider rider = riders.self();
+        PartHistoryBook book = lives.bookOfWheel(id, rider);
+        if (book.fitted().wheel(id).isEmpty()) {
+            throw new NotThereException();
+        }
+        return spots(book.ofWheel(id), shown, rider);
+    }
+
+    /**
+     * The same of a tire's.
+     *
+     * @throws NotThereException when this rider has no such tire
+     */
+    @Transactional(readOnly = true)
+    List<HistorySpot> spotsOfTire(UUID id, HistoryPage.Shown shown) {
+        Rider rider = riders.self();
+        require(id);
+        return spots(lives.bookOfTires(Set.of(id), rider).ofTire(id), shown, rider);
+    }
+
+    private List<HistorySpot> spots(PartHistory life, HistoryPage.Shown shown, Rider rider) {
+        return drawing.spots(life, lives.readings(life), shown, rider, lives.now());
+    }
+
+    private void require(UUID tire) {
+        if (lives.tires().stream().noneMatch(row -> row.id().equals(tire))) {
+            throw new NotThereException();
+        }
+    }
+
     /** "Skylark, rear · everyday wheels". */
     private String place(FittedTires.Wheel wheel) {
         return wheel.bikeName() + ", " + wording.of("position", wheel.position()) + " · " + wheel.wheelsetName();
@@ -318,9 +356,7 @@ class HistoryService {
     @Transactional
     Outcome measure(UUID tire, UUID entry, Map<String, String> typed) {
         Rider rider = riders.self();
-        if (lives.tires().stream().noneMatch(row -> row.id().equals(tire))) {
-            throw new NotThereException();
-        }
+        require(tire);
         Instant now = lives.now();
         FormReader reader = new FormReader(typed);
         Optional<TreadForm.Read> read = TreadForm.read(reader, rider, now);

@@ -53,6 +53,11 @@ class YearsWalkTest {
             phone.click("#note-tread");
             assertThat(phone.text(".saved")).contains("tread 3.4 mm in the middle");
             assertThat(phone.text("#tread")).contains("One more depth");
+            assertThat(phone.text(".chart-said")).isEmpty();
+            phone.click(".life-band .tread-mark");
+            phone.waitFor(there -> !phone.text(".chart-said").isEmpty());
+            assertThat(phone.text(".chart-said")).contains("tread 3.4 mm");
+            assertThat(phone.find(".chart-said a").getDomAttribute("href")).startsWith("/log?about=tire-");
             assertThat(phone.sidewaysScroll()).isZero();
             phone.click("#undo");
             phone.waitFor(there -> phone.text("#tread").contains("No depth logged"));

@@ -18,6 +18,14 @@ import org.stratopneum.web.support.TypedBike;
 @ExtendWith(RunningApplication.class)
 class HistoryPagesTest {
 
+    private static final String SPRING = """
+            date,km,wheel,psi,ml
+            2025-04-01,120,,,
+            2025-04-01,,rear,22,
+            2025-05-01,,rear,21,60
+            2025-06-01,380,,,
+            """;
+
     private final Guest guest;
     private String wheel;
     private String tire;
@@ -55,13 +63,29 @@ class HistoryPagesTest {
 
     @Test
     void whatWasRiddenAndFilledIsToldForWheelAndTire() {
-        Sent.table(guest, "date,km,rear psi,rear ml\n2025-04-01,120,22,\n2025-05-01,,21,60\n2025-06-01,380,20,\n")
-                .press("bring-in");
-        assertThat(text(wheel + "/history")).contains("Ridden 500 km in 2 rides", "57-622", "still on");
+        Sent.table(guest, SPRING).press("bring-in");
+        assertThat(text(wheel + "/history")).contains("Ridden 500 km in 2 rides", "60 ml", "57-622", "still on");
         assertThat(text(tire + "/history"))
                 .contains("Ridden 500 km in 2 rides", "Punctures in 1000 km 0 (0 in all) between 0 and 4.6")
                 .contains("a tire's price is not entered".replace("'", "&#39;"));
         assertThat(guest.get(wheel + "/history?span=YEAR").statusCode()).isEqualTo(200);
+    }
+
+    @Test
+    void thePlacesOfTheDrawingSayWhatHappened() {
+        Sent.table(guest, SPRING).press("bring-in");
+        measure("2025-06-02T10:00", "3.4");
+        String all = guest.get(wheel + "/history/spots").body();
+        assertThat(all)
+                .contains("\"day\":\"2025-04-01\"", ": 120 km\"", ": 380 km\"", "read 22.0 psi", "sealant in, 60 ml")
+                .contains("tread 3.4 mm");
+        assertThat(guest.get(tire + "/history/spots").body()).isEqualTo(all);
+        String april = guest.get(wheel + "/history/spots?from=2025-03-20&until=2025-04-20")
+                .body();
+        assertThat(april).contains(": 120 km\"").doesNotContain("380 km", "60 ml");
+        assertThat(guest.get(wheel + "/history").body())
+                .contains("data-spots=\"" + wheel + "/history/spots?span=ALL")
+                .doesNotContain(": 120 km");
     }
 
     @Test
@@ -132,6 +156,10 @@ class HistoryPagesTest {
         assertThat(guest.get("/tires/" + UUID.randomUUID() + "/history").statusCode())
                 .isEqualTo(404);
         assertThat(guest.get("/wheels/" + UUID.randomUUID() + "/history").statusCode())
+                .isEqualTo(404);
+        assertThat(guest.get("/tires/" + UUID.randomUUID() + "/history/spots").statusCode())
+                .isEqualTo(404);
+        assertThat(guest.get("/wheels/" + UUID.randomUUID() + "/history/spots").statusCode())
                 .isEqualTo(404);
     }
 }

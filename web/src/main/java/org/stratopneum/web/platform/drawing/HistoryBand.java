@@ -6,7 +6,6 @@ import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -37,7 +36,6 @@ public record HistoryBand(
         List<Point> holes,
         List<Point> treads,
         List<Tick> ticks,
-        List<Spot> spots,
         LocalDate first,
         LocalDate last,
         Step step) {
@@ -56,9 +54,6 @@ public record HistoryBand(
     public static final double TREAD = 246;
     public static final double BOTTOM = 296;
 
-    /** Two places closer than this are one to a finger. */
-    private static final double SPOT = 4;
-
     private static final double LEAST_BAR = 2;
     private static final int MOST_WEEKS = 120;
     private static final int MOST_TICKS = 8;
@@ -75,7 +70,7 @@ public record HistoryBand(
     /**
      * Something of some size at a moment.
      *
-     * @param said what it says, asked for only where there is a place for it
+     * @param said what it says, asked for only where that is shown
      */
     public record Mark(Instant at, double size, Supplier<String> said) {}
 
@@ -90,9 +85,6 @@ public record HistoryBand(
 
     /** A place. */
     public record Point(double x, double y) {}
-
-    /** A place that says what happened there, and its day. */
-    public record Spot(double x, double y, String said, LocalDate day) {}
 
     /** A place on the calendar, with its name. */
     public record Tick(double x, String label) {}
@@ -125,13 +117,12 @@ public record HistoryBand(
                 onLine(drawn.holes, along, HOLES),
                 points(drawn.treads, along, TREAD, 0, greatest(drawn.treads)),
                 ticks(along, zone),
-                spots(drawn, along, zone),
                 LocalDate.ofInstant(from, zone),
                 LocalDate.ofInstant(until.minusMillis(1), zone),
                 step);
     }
 
-    private record Along(Instant from, Instant until) {
+    record Along(Instant from, Instant until) {
 
         boolean has(Instant at) {
             return !at.isBefore(from) && !at.isAfter(until);
@@ -232,42 +223,6 @@ public record HistoryBand(
         return points.stream()
                 .map(point -> Svg.of("M%.1f %.1f", point.x, point.y) + shape)
                 .collect(Collectors.joining());
-    }
-
-    /** What lies on the same place says the last of it. */
-    private static List<Spot> spots(Drawn drawn, Along along, ZoneId zone) {
-        Map<Point, Mark> spots = new TreeMap<>(Comparator.comparing(Point::x).thenComparing(Point::y));
-        for (Lane lane : List.of(
-                new Lane(drawn.rides, RIDES),
-                new Lane(drawn.found, READINGS),
-                new Lane(drawn.set, READINGS),
-                new Lane(drawn.fillings, SEALANT),
-                new Lane(drawn.dips, SEALANT),
-                new Lane(drawn.holes, HOLES - HEIGHT / 2),
-                new Lane(drawn.treads, TREAD))) {
-            for (Mark mark : lane.marks) {
-                if (along.has(mark.at)) {
-                    spots.put(new Point(Math.rint(along.x(mark.at) / SPOT) * SPOT, lane.top + HEIGHT / 2), mark);
-                }
-            }
-        }
-        return spots.entrySet().stream()
-                .map(spot -> {
-                    LocalDate day = LocalDate.ofInstant(spot.getValue().at, zone);
-                    String said =
-                            DateText.date(day) + ": " + spot.getValue().said.get();
-                    return new Spot(spot.getKey().x, spot.getKey().y, said, day);
-                })
-                .toList();
-    }
-
-    private record Lane(List<Mark> marks, double top) {}
-
-    /** The spots for the module that shows them: place, day and words of each on a line. */
-    public String spotLines() {
-        return spots.stream()
-                .map(spot -> Math.round(spot.x) + ";" + Math.round(spot.y) + ";" + spot.day + ";" + spot.said)
-                .collect(Collectors.joining("\n"));
     }
 
     private static List<Tick> ticks(Along along, ZoneId zone) {

@@ -112,8 +112,8 @@ class HistoryBandTest {
         for (int i = 0; i < 20_000; i++) {
             found.add(new Mark(day(i / 60.0), 150 + i % 40, () -> "read"));
         }
-        HistoryBand band = band(only(List.of(), List.of(), found), 400);
-        assertThat(band.spots()).hasSizeBetween(100, (int) HistoryBand.WIDTH);
-        assertThat(band.spots()).isSortedAccordingTo(Comparator.comparingDouble(HistoryBand.Spot::x));
+        List<HistorySpot> spots = HistorySpot.of(only(List.of(), List.of(), found), FROM, day(400), ZONE);
+        assertThat(spots).hasSizeBetween(100, (int) HistoryBand.WIDTH);
+        assertThat(spots).isSortedAccordingTo(Comparator.comparingDouble(HistorySpot::x));
     }
 }
