@@ -49,7 +49,7 @@ import org.stratopneum.web.rider.Riders;
 @Service
 class HistoryService {
 
-    private static final int LATEST = 20;
+    private static final int LATEST = 10;
     private static final int MOST_REMEMBERED = 50;
 
     /** What is drawn of a wheel. */

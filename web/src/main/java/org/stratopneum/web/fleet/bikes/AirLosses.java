@@ -52,14 +52,19 @@ public class AirLosses {
 
     private static final int MOST_REMEMBERED = 500;
 
+    /** With their readings they are larger. */
+    private static final int MOST_WHOLE = 150;
+
     private final ReadingsMapper readings;
     private final Logbook logbook;
     private final Weather weather;
     private final Riders riders;
     private final RiderMemory.Of<List<UUID>, Map<UUID, LossNow>> remembered;
+    private final RiderMemory.Of<List<UUID>, Map<UUID, WheelLoss>> whole;
 
     AirLosses(ReadingsMapper readings, Logbook logbook, Weather weather, Riders riders, RiderMemory memory) {
         remembered = memory.of(MATTER, MOST_REMEMBERED);
+        whole = memory.of("AIR_LOSS_WHOLE", MOST_WHOLE);
         this.readings = readings;
         this.logbook = logbook;
         this.weather = weather;
@@ -82,25 +87,40 @@ public class AirLosses {
      */
     @Transactional(readOnly = true)
     public Map<UUID, LossNow> now(List<BikeState> bikes, Supplier<KeptResults.Kept> all, Rider rider, Instant now) {
+        return remembered(remembered, bikes, now, others -> kept(others, all.get(), rider, now));
+    }
+
+    /**
+     * What comes of some bikes' wheels, as far as it is remembered, and else worked out.
+     *
+     * @param work for bikes of which nothing is remembered
+     */
+    private static <T> Map<UUID, T> remembered(
+            RiderMemory.Of<List<UUID>, Map<UUID, T>> memory,
+            List<BikeState> bikes,
+            Instant now,
+            Function<List<BikeState>, Map<UUID, T>> work) {
         // a reading more or less that is as old as can be makes no difference for an hour
         Instant hour = now.truncatedTo(ChronoUnit.HOURS);
-        Map<UUID, LossNow> losses = new HashMap<>();
+        Map<UUID, T> known = new HashMap<>();
         List<BikeState> others = new ArrayList<>();
         for (BikeState bike : bikes) {
             List<UUID> wheels = wheels(List.of(bike));
-            remembered
-                    .find(changes -> changes.ofWheels(wheels), wheels, hour)
-                    .ifPresentOrElse(losses::putAll, () -> others.add(bike));
+            memory.find(changes -> changes.ofWheels(wheels), wheels, hour)
+                    .ifPresentOrElse(known::putAll, () -> others.add(bike));
         }
-        Map<UUID, LossNow> found = others.isEmpty() ? Map.of() : kept(others, all.get(), rider, now);
+        if (others.isEmpty()) {
+            return known;
+        }
+        Map<UUID, T> found = work.apply(others);
         for (BikeState bike : others) {
             List<UUID> wheels = wheels(List.of(bike));
-            Map<UUID, LossNow> own = new HashMap<>(found);
+            Map<UUID, T> own = new HashMap<>(found);
             own.keySet().retainAll(wheels);
-            remembered.put(changes -> changes.ofWheels(wheels), wheels, hour, Map.copyOf(own));
+            memory.put(changes -> changes.ofWheels(wheels), wheels, hour, Map.copyOf(own));
         }
-        losses.putAll(found);
-        return losses;
+        known.putAll(found);
+        return known;
     }
 
     private Map<UUID, LossNow> kept(List<BikeState> bikes, KeptResults.Kept all, Rider rider, Instant now) {
@@ -189,6 +209,10 @@ public class AirLosses {
     /** Of all wheels of some bikes, by wheel; each tells of the gauge that the bike's other one is read with. */
     @Transactional(readOnly = true)
     public Map<UUID, WheelLoss> of(List<BikeState> bikes, Rider rider, Instant now) {
+        return remembered(whole, bikes, now, others -> read(others, rider, now));
+    }
+
+    private Map<UUID, WheelLoss> read(List<BikeState> bikes, Rider rider, Instant now) {
         List<UUID> wheels = wheels(bikes);
         if (wheels.isEmpty()) {
             return Map.of();

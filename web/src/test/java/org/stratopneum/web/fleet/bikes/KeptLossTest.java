@@ -6,7 +6,9 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -84,6 +86,18 @@ class KeptLossTest {
     @ValueSource(longs = {4, 5})
     void whatIsRememberedIsNeverToldOfAnythingElse(long seed) {
         new RememberedRounds<>(rider, meters, "AIR_LOSS", this::found).play(seed, this::happens);
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {6, 7})
+    void withTheirReadingsTheyAreRememberedNoLonger(long seed) {
+        new RememberedRounds<>(rider, meters, "AIR_LOSS_WHOLE", this::whole).play(seed, this::happens);
+    }
+
+    private Set<List<Object>> whole() {
+        return losses.of(garage.bikes(), riders.self().orElseThrow(), now).values().stream()
+                .map(loss -> List.<Object>of(loss.wheelId(), loss.turns(), loss.fresh(), loss.now()))
+                .collect(Collectors.toSet());
     }
 
     private String happens(Random random) {
