@@ -43,6 +43,7 @@ import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.pressure.WindowWording;
 import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.RiderChanges;
 import org.stratopneum.web.rider.Riders;
 
 /** Shows the years of wheels and tires, and takes what is measured of a tread. */
@@ -54,6 +55,14 @@ class HistoryService {
 
     /** What is drawn of a wheel. */
     private record Asked(UUID wheel, HistoryPage.Shown shown) {}
+
+    /** What a wheel's page says, whatever was read. */
+    private record Told(
+            String place,
+            PartHistory life,
+            Function<PartHistory.Stay, String> name,
+            List<HistoryPage.Stay> stays,
+            List<HistoryPage.Figure> figures) {}
 
     private final PartHistories lives;
     private final HistoryDrawing drawing;
@@ -69,6 +78,7 @@ class HistoryService {
     private final Wording wording;
     private final ProblemWording problemWording;
     private final RiderMemory.Of<Asked, HistoryBand> bands;
+    private final RiderMemory.Of<UUID, Told> wheels;
 
     HistoryService(
             PartHistories lives,
@@ -86,6 +96,7 @@ class HistoryService {
             ProblemWording problemWording,
             RiderMemory memory) {
         bands = memory.of("BANDS", MOST_REMEMBERED);
+        wheels = memory.of("HISTORY", MOST_REMEMBERED);
         this.lives = lives;
         this.drawing = drawing;
         this.heads = heads;
@@ -108,42 +119,61 @@ class HistoryService {
     @Transactional(readOnly = true)
     HistoryPage wheel(UUID id, HistoryPage.Shown shown, List<UUID> written, List<UUID> struck) {
         Rider rider = riders.self();
-        PartHistoryBook book = lives.bookOfWheel(id, rider);
-        FittedTires.Wheel wheel = book.fitted().wheel(id).orElseThrow(NotThereException::new);
-        List<HistoryMapper.TireRow> tires = lives.tires();
-        Map<UUID, String> names =
-                tires.stream().collect(Collectors.toMap(HistoryMapper.TireRow::id, HistoryMapper.TireRow::name));
-        Function<PartHistory.Stay, String> name = HistoryDrawing.tires(names);
         Instant now = lives.now();
-        PartHistory life = book.ofWheel(id);
+        Told told = told(id, rider, now);
+        PartHistory life = told.life;
         List<WindowDays.Read> readings = lives.readings(life);
-        UUID on = current(life).map(PartHistory.Stay::tire).orElse(null);
-        HistoryFigures found = HistoryFigures.of(life, PartHistories.priced(book, tires), on, now);
-        List<HistoryPage.Figure> figures = new ArrayList<>(lifeWording.figures(found, rider));
+        List<HistoryPage.Figure> figures = new ArrayList<>(told.figures);
         WheelHeads.Known known = heads.of(id, rider);
         inside(life, readings, window(known.bike(), known.wheel().position()), rider, now)
                 .ifPresent(figures::add);
-        List<UUID> wheels = PartHistories.wheels(life);
-        // an hour is no more than the width of a line
+        List<UUID> of = PartHistories.wheels(life);
         HistoryBand band = bands.get(
-                changes -> changes.ofWheels(wheels),
+                changes -> changes.ofWheels(of),
                 new Asked(id, shown),
-                now.truncatedTo(ChronoUnit.HOURS),
-                () -> drawing.band(life, readings, name, shown, rider, now));
+                hour(now),
+                () -> drawing.band(life, readings, told.name, shown, rider, now));
         String path = "/wheels/" + id;
         return new HistoryPage(
                 known.head(),
-                place(wheel),
+                told.place,
                 new HistoryPage.Where(path, "/log?about=wheel-" + id, path + "/history", path + "/history.pdf", shown),
                 band,
                 said(life, readings, rider, now),
-                stays(life, stay -> "/tires/" + stay.tire() + "/history", name, rider, now),
+                told.stays,
                 figures,
                 logbook.ofWheel(id, List.of(LogKind.values()), LATEST).stream()
                         .map(row -> logWording.ofWheel(row, rider))
                         .toList(),
                 null,
                 outcomes.of(written, struck, rider));
+    }
+
+    private Told told(UUID wheel, Rider rider, Instant now) {
+        return wheels.get(RiderChanges::butReadings, wheel, hour(now), () -> {
+            PartHistoryBook book = lives.bookOfWheel(wheel, rider);
+            String place = place(book.fitted().wheel(wheel).orElseThrow(NotThereException::new));
+            List<HistoryMapper.TireRow> tires = lives.tires();
+            PartHistory life = book.ofWheel(wheel);
+            UUID on = current(life).map(PartHistory.Stay::tire).orElse(null);
+            HistoryFigures found = HistoryFigures.of(life, PartHistories.priced(book, tires), on, now);
+            Set<UUID> fitted = life.stays().stream().map(PartHistory.Stay::tire).collect(Collectors.toSet());
+            Map<UUID, String> names = tires.stream()
+                    .filter(tire -> fitted.contains(tire.id()))
+                    .collect(Collectors.toMap(HistoryMapper.TireRow::id, HistoryMapper.TireRow::name));
+            Function<PartHistory.Stay, String> name = HistoryDrawing.tires(names);
+            return new Told(
+                    place,
+                    life,
+                    name,
+                    List.copyOf(stays(life, stay -> "/tires/" + stay.tire() + "/history", name, rider, now)),
+                    List.copyOf(lifeWording.figures(found, rider)));
+        });
+    }
+
+    /** An hour is no more than the width of a line. */
+    private static Instant hour(Instant now) {
+        return now.truncatedTo(ChronoUnit.HOURS);
     }
 
     /**
@@ -199,11 +229,7 @@ class HistoryService {
     @Transactional(readOnly = true)
     List<HistorySpot> spotsOfWheel(UUID id, HistoryPage.Shown shown) {
         Rider rider = riders.self();
-        PartHistoryBook book = lives.bookOfWheel(id, rider);
-        if (book.fitted().wheel(id).isEmpty()) {
-            throw new NotThereException();
-        }
-        return spots(book.ofWheel(id), shown, rider);
+        return spots(told(id, rider, lives.now()).life, shown, rider);
     }
 
     /**

@@ -17,7 +17,6 @@ import org.stratopneum.web.fleet.bikes.HandGauge;
 import org.stratopneum.web.fleet.kept.RiderMemory;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.rider.Rider;
-import org.stratopneum.web.rider.RiderChanges;
 
 /** Reads lives from the log. */
 @Component
@@ -28,11 +27,9 @@ class PartHistories {
     private final HistoryMapper mapper;
     private final Fittings fittings;
     private final Logbook logbook;
-    private final RiderMemory.Of<UUID, PartHistoryBook> books;
     private final RiderMemory.Of<List<UUID>, List<WindowDays.Read>> readings;
 
     PartHistories(HistoryMapper mapper, Fittings fittings, Logbook logbook, RiderMemory memory) {
-        books = memory.of("HISTORY", MOST_REMEMBERED);
         readings = memory.of("HISTORY_READINGS", MOST_REMEMBERED);
         this.mapper = mapper;
         this.fittings = fittings;
@@ -45,10 +42,6 @@ class PartHistories {
 
     /** What the log tells of one wheel, and of every tire that was on it. */
     PartHistoryBook bookOfWheel(UUID wheel, Rider rider) {
-        return books.get(RiderChanges::butReadings, wheel, rider.zoneId(), () -> wheel(wheel, rider));
-    }
-
-    private PartHistoryBook wheel(UUID wheel, Rider rider) {
         FittedTires fitted = fittings.all();
         return book(
                 fitted,

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.Map;
+import java.util.Objects;
 import org.stratopneum.web.platform.wording.Region;
 import org.thymeleaf.context.IEngineContext;
 import org.thymeleaf.context.ITemplateContext;
@@ -26,7 +27,7 @@ final class PartProcessor extends AbstractAttributeTagProcessor {
     private static final int PRECEDENCE = 1000;
 
     /** Of all parts together (characters). */
-    private static final long MOST_REMEMBERED = 4_000_000;
+    private static final long MOST_REMEMBERED = 2_000_000;
 
     private static final Duration REMEMBERED = Duration.ofMinutes(15);
 
@@ -36,7 +37,35 @@ final class PartProcessor extends AbstractAttributeTagProcessor {
             .expireAfterAccess(REMEMBERED)
             .build();
 
-    private record Part(String expression, Map<String, Object> parameters, Region region) {}
+    /** Its hash is worked out once: a drawing has thousands of points. */
+    private static final class Part {
+
+        private final String expression;
+        private final Map<String, Object> parameters;
+        private final Region region;
+        private final int hash;
+
+        private Part(String expression, Map<String, Object> parameters, Region region) {
+            this.expression = expression;
+            this.parameters = parameters;
+            this.region = region;
+            hash = Objects.hash(expression, parameters, region);
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Part part
+                    && hash == part.hash
+                    && expression.equals(part.expression)
+                    && parameters.equals(part.parameters)
+                    && region.equals(part.region);
+        }
+
+        @Override
+        public int hashCode() {
+            return hash;
+        }
+    }
 
     PartProcessor(String prefix) {
         super(TemplateMode.HTML, prefix, null, false, "part", true, PRECEDENCE, true);
