@@ -14,7 +14,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.util.function.SingletonSupplier;
 import org.stratopneum.core.agenda.DueItem;
 import org.stratopneum.core.agenda.DueReason;
 import org.stratopneum.core.agenda.SealantLooks;
@@ -197,8 +196,8 @@ public class SealantDues {
 
     private static SealantState state(BikeState bike, WheelSealant liquid, SealantRecord record, Asked asked) {
         DryingClimate climate = asked.air.of(bike.id());
-        Supplier<SealantForecast> forecast = SingletonSupplier.of(
-                () -> liquid.on(asked.today, record, climate).orElseThrow());
+        Supplier<SealantForecast> forecast =
+                new ForecastAgain(() -> liquid.on(asked.today, record, climate).orElseThrow());
         LocalDate serviced = asked.cared.lastDone(liquid.wheelId(), CareDone.Care.CORE_SERVICE, asked.rider);
         SealantToday today = asked.kept.get(
                 liquid.wheelId(),
@@ -211,11 +210,13 @@ public class SealantDues {
                         record.events(),
                         String.valueOf(record.family()),
                         String.valueOf(serviced)),
-                () -> SealantToday.of(
-                        asked.today,
-                        SealantLooks.of(
-                                liquid.wheelId(), liquid.care().schedule(), forecast.get(), serviced, asked.today),
-                        forecast.get()));
+                () -> {
+                    SealantForecast found = forecast.get();
+                    return SealantToday.of(
+                            asked.today,
+                            SealantLooks.of(liquid.wheelId(), liquid.care().schedule(), found, serviced, asked.today),
+                            found);
+                });
         return new SealantState(
                 today,
                 forecast,
