@@ -87,6 +87,13 @@ function showFaults(form, touched) {
   for (const item of document.querySelectorAll("#faults [data-field]")) {
     faults.set(item.dataset.field, item.textContent);
   }
+  for (const field of faults.keys()) {
+    const input = form.elements.namedItem(field);
+    const around = input instanceof HTMLElement ? input.closest(".field") : null;
+    if (around !== null && document.getElementById(`fault-${field}`) === null) {
+      makePlace(input, around, field);
+    }
+  }
   for (const place of form.querySelectorAll("[id^=fault-]")) {
     const field = place.id.slice("fault-".length);
     const input = form.elements.namedItem(field);
@@ -102,4 +109,13 @@ function showFaults(form, touched) {
       }
     }
   }
+}
+
+// A field that had no fault when the page came has no place for one.
+function makePlace(input, around, field) {
+  const place = document.createElement("span");
+  place.className = "err";
+  place.id = `fault-${field}`;
+  around.append(place);
+  input.setAttribute("aria-describedby", place.id);
 }

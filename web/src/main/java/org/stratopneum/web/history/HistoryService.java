@@ -127,9 +127,9 @@ class HistoryService {
         WheelHeads.Known known = heads.of(id, rider);
         inside(life, readings, window(known.bike(), known.wheel().position()), rider, now)
                 .ifPresent(figures::add);
-        List<UUID> of = PartHistories.wheels(life);
+        List<UUID> ids = PartHistories.wheels(life);
         HistoryBand band = bands.get(
-                changes -> changes.ofWheels(of),
+                changes -> changes.ofWheels(ids),
                 new Asked(id, shown),
                 hour(now),
                 () -> drawing.band(life, readings, told.name, shown, rider, now));

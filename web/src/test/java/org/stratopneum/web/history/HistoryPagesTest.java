@@ -88,6 +88,18 @@ class HistoryPagesTest {
                 .doesNotContain(": 120 km");
     }
 
+    /** Whatever is remembered of a page ends with what is written next: a reading, a ride. */
+    @Test
+    void aPageThatWasSeenBeforeShowsWhatCameSince() {
+        Sent.table(guest, SPRING).press("bring-in");
+        assertThat(text(wheel + "/history")).isEqualTo(text(wheel + "/history")).contains("rides: 2; readings: 2");
+        Sent.table(guest, "date,wheel,psi\n2025-06-03,rear,19\n").press("bring-in");
+        assertThat(text(wheel + "/history")).contains("rides: 2; readings: 3", "read 19.0 psi");
+        Sent.table(guest, "date,km\n2025-06-04,77\n").press("bring-in");
+        assertThat(text(wheel + "/history")).contains("Ridden 577 km in 3 rides", "readings: 3");
+        assertThat(guest.get(wheel + "/history/spots").body()).contains("read 19.0 psi", "77 km");
+    }
+
     @Test
     void twoDepthsTellHowLongTheTreadWillLast() {
         Sent.table(guest, "date,km\n2025-04-01,1000\n").press("bring-in");
