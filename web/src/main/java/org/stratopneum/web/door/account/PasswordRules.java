@@ -1,5 +1,7 @@
 package org.stratopneum.web.door.account;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
 import com.nulabinc.zxcvbn.Zxcvbn;
 import java.util.List;
 import org.stratopneum.core.check.Problem;
@@ -23,7 +25,9 @@ final class PasswordRules {
         STRONG
     }
 
-    private static final Zxcvbn METER = new Zxcvbn();
+    /** Its words take 12 MB, which are let go of some minutes after a password was chosen. */
+    private static final LoadingCache<String, Zxcvbn> METER =
+            Caffeine.newBuilder().softValues().build(name -> new Zxcvbn());
 
     private PasswordRules() {}
 
@@ -42,6 +46,6 @@ final class PasswordRules {
     /** @param known words that an attacker would try first, such as the rider's name */
     static Strength strengthOf(String password, List<String> known) {
         String head = password.length() > MEASURED ? password.substring(0, MEASURED) : password;
-        return Strength.values()[METER.measure(head, known).getScore()];
+        return Strength.values()[METER.get("").measure(head, known).getScore()];
     }
 }

@@ -3,6 +3,7 @@ package org.stratopneum.web.door.page;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -256,6 +257,14 @@ class PageCostTest {
                         .contains("max-age=31536000"));
         assertThat(page + all.stream().mapToInt(this::weight).sum()).isLessThan(FIRST_LOAD);
         assertThat(page).isLessThan(LATER_LOAD);
+    }
+
+    /** Before they are packed: what is behind another tab, or in a fold that asks for it, is not in them. */
+    @ParameterizedTest
+    @ValueSource(strings = {"", "/jobs"})
+    void aWheelPageIsNoMoreThanThirtyKilobytesOfText(String tab) {
+        assertThat(site.get(REAR_WHEEL + tab).body().getBytes(StandardCharsets.UTF_8))
+                .hasSizeLessThan(LATER_LOAD);
     }
 
     private static List<String> parts(String text, Pattern pattern, String folder) {
