@@ -3,8 +3,7 @@ package org.stratopneum.core.leak;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.IntStream;
+import java.util.function.DoubleFunction;
 import org.stratopneum.core.quantity.GaugePressure;
 
 /**
@@ -27,6 +26,8 @@ public record PressureOutlook(Instant at, double last, double level, double expo
     private static final double MILLIS_PER_DAY = Duration.ofDays(1).toMillis();
     private static final int HOURS = 24;
 
+    private static final double FLAT = Math.log(AirLoss.FLAT_KPA);
+
     /** Nobody pumps meanwhile: the gauge may have shown too little, by so much at most (of the logarithm; our judgement). */
     private static final double ABOVE = 0.05;
 
@@ -44,14 +45,27 @@ public record PressureOutlook(Instant at, double last, double level, double expo
 
     /** What it has at a moment, sixty days after the last reading at most; empty where nothing tells the rate. */
     public Optional<Expected> expectedAt(Instant moment) {
-        return Optional.ofNullable(pace).map(known -> {
-            double days = Math.max(0, Math.min(FARTHEST_DAYS, days(at, moment))) + exposure;
-            double own = Z80 * Math.sqrt(variance);
-            double likely = level - known.perDay() * days;
-            double low = Math.hypot(own, days * (known.highPerDay() - known.perDay()));
-            double high = Math.hypot(own, days * (known.perDay() - known.lowPerDay()));
-            return new Expected(held(likely), held(likely - low), held(likely + high));
-        });
+        double days = Math.max(0, Math.min(FARTHEST_DAYS, days(at, moment)));
+        return pace == null ? Optional.empty() : Optional.of(new Expected(likely(days), low(days), high(days)));
+    }
+
+    private GaugePressure likely(double days) {
+        return held(level - pace.perDay() * (days + exposure));
+    }
+
+    private GaugePressure low(double days) {
+        double exposed = days + exposure;
+        return held(level - pace.perDay() * exposed - doubt(exposed * (pace.highPerDay() - pace.perDay())));
+    }
+
+    private GaugePressure high(double days) {
+        double exposed = days + exposure;
+        return held(level - pace.perDay() * exposed + doubt(exposed * (pace.perDay() - pace.lowPerDay())));
+    }
+
+    /** The level's own doubt, and that of the rate (of the logarithm). */
+    private double doubt(double ofRate) {
+        return Math.sqrt(Z80 * Z80 * variance + ofRate * ofRate);
     }
 
     private static double days(Instant from, Instant to) {
@@ -60,7 +74,7 @@ public record PressureOutlook(Instant at, double last, double level, double expo
 
     /** Never less than flat, nor more than was read last and a little. */
     private GaugePressure held(double log) {
-        return GaugePressure.kpa(Math.exp(Math.max(Math.log(AirLoss.FLAT_KPA), Math.min(last + ABOVE, log))));
+        return GaugePressure.kpa(Math.exp(Math.max(FLAT, Math.min(last + ABOVE, log))));
     }
 
     /**
@@ -79,23 +93,22 @@ public record PressureOutlook(Instant at, double last, double level, double expo
      * @return empty where nothing tells the rate, or it is farther off than sixty days
      */
     public Optional<Under> under(GaugePressure floor) {
-        Optional<Instant> likely = first(floor, Expected::likely);
-        return likely.map(middle -> new Under(
-                first(floor, Expected::low).orElse(middle),
-                middle,
-                first(floor, Expected::high).orElse(null)));
-    }
-
-    private Optional<Instant> first(GaugePressure floor, Function<Expected, GaugePressure> end) {
         return pace == null
                 ? Optional.empty()
-                : IntStream.rangeClosed(0, FARTHEST_DAYS * HOURS)
-                        .mapToObj(hour -> at.plus(Duration.ofHours(hour)))
-                        .filter(moment -> expectedAt(moment)
-                                .map(end)
-                                .filter(pressure -> pressure.isBelow(floor))
-                                .isPresent())
-                        .findFirst();
+                : first(floor, this::likely)
+                        .map(middle -> new Under(
+                                first(floor, this::low).orElse(middle),
+                                middle,
+                                first(floor, this::high).orElse(null)));
+    }
+
+    private Optional<Instant> first(GaugePressure floor, DoubleFunction<GaugePressure> after) {
+        for (int hour = 0; hour <= FARTHEST_DAYS * HOURS; hour++) {
+            if (after.apply(hour / (double) HOURS).isBelow(floor)) {
+                return Optional.of(at.plus(Duration.ofHours(hour)));
+            }
+        }
+        return Optional.empty();
     }
 
     /**

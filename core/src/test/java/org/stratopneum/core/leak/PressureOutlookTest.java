@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Random;
+import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 import org.stratopneum.core.quantity.GaugePressure;
 
@@ -34,6 +35,43 @@ class PressureOutlookTest {
         assertThat(halving().under(GaugePressure.kpa(150)).orElseThrow().likely())
                 .isEqualTo(Looks.day(10));
         assertThat(halving().under(GaugePressure.kpa(1))).as("flat").isEmpty();
+    }
+
+    /** By chance: at the hour that is named it is expected below, an hour sooner not yet, with each end of the interval. */
+    @Test
+    void itIsUnderAFloorWhenTheExpectedPressureIs() {
+        Random random = new Random(26);
+        for (int i = 0; i < 300; i++) {
+            double perDay = 0.2 * random.nextDouble();
+            PressureOutlook outlook = new PressureOutlook(
+                    Looks.day(0),
+                    Math.log(200),
+                    Math.log(200) + 0.02 * random.nextGaussian(),
+                    0.1 * random.nextDouble(),
+                    1e-4 * random.nextDouble(),
+                    new LossPace(perDay, perDay * random.nextDouble(), perDay * (1 + random.nextDouble())));
+            GaugePressure floor = GaugePressure.kpa(60 + 130 * random.nextDouble());
+            outlook.under(floor).ifPresent(under -> {
+                passes(outlook, floor, under.earliest(), PressureOutlook.Expected::low);
+                passes(outlook, floor, under.likely(), PressureOutlook.Expected::likely);
+                if (under.latest() != null) {
+                    passes(outlook, floor, under.latest(), PressureOutlook.Expected::high);
+                }
+            });
+        }
+    }
+
+    private static void passes(
+            PressureOutlook outlook,
+            GaugePressure floor,
+            Instant at,
+            Function<PressureOutlook.Expected, GaugePressure> end) {
+        assertThat(end.apply(outlook.expectedAt(at).orElseThrow())).isLessThan(floor);
+        if (at.isAfter(outlook.at())) {
+            assertThat(end.apply(
+                            outlook.expectedAt(at.minus(Duration.ofHours(1))).orElseThrow()))
+                    .isGreaterThanOrEqualTo(floor);
+        }
     }
 
     /** Five days before it is wanted: half a half-life more, a factor of the root of two. */

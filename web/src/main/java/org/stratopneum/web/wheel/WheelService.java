@@ -22,10 +22,12 @@ import org.stratopneum.web.fleet.bikes.WheelHeads;
 import org.stratopneum.web.fleet.bikes.WheelLoss;
 import org.stratopneum.web.fleet.bikes.WheelPosition;
 import org.stratopneum.web.fleet.bikes.WheelState;
+import org.stratopneum.web.fleet.kept.RiderMemory;
 import org.stratopneum.web.log.LogOutcome;
 import org.stratopneum.web.log.LogOutcomes;
 import org.stratopneum.web.log.Logbook;
 import org.stratopneum.web.parts.shelf.Shelf;
+import org.stratopneum.web.parts.shelf.ShelfItem;
 import org.stratopneum.web.platform.wording.FitText;
 import org.stratopneum.web.platform.wording.FitWording;
 import org.stratopneum.web.platform.wording.PressureText;
@@ -40,11 +42,17 @@ import org.stratopneum.web.pressure.ReadingWriter;
 import org.stratopneum.web.pressure.WheelPanel;
 import org.stratopneum.web.pressure.ride.RideForm;
 import org.stratopneum.web.rider.Rider;
+import org.stratopneum.web.rider.RiderChanges;
 import org.stratopneum.web.rider.Riders;
 
 /** Gathers the first tab of a wheel, and writes its readings. */
 @Service
 class WheelService {
+
+    private static final int MOST_REMEMBERED = 300;
+
+    /** What came from the shelf, and which warnings the rider accepted. */
+    private record OnWheel(List<ShelfItem> parts, AcceptedWarnings accepted) {}
 
     private final WheelHeads heads;
     private final Garage garage;
@@ -60,6 +68,7 @@ class WheelService {
     private final ReadingWriter writer;
     private final ProblemWording problemWording;
     private final Wording wording;
+    private final RiderMemory.Of<UUID, OnWheel> remembered;
 
     WheelService(
             WheelHeads heads,
@@ -75,7 +84,9 @@ class WheelService {
             Shelf shelf,
             ReadingWriter writer,
             ProblemWording problemWording,
-            Wording wording) {
+            Wording wording,
+            RiderMemory memory) {
+        remembered = memory.of("ON_WHEEL", MOST_REMEMBERED);
         this.heads = heads;
         this.garage = garage;
         this.advisor = advisor;
@@ -153,8 +164,12 @@ class WheelService {
                 ask.advice.map(found -> adviceWording.view(ask.known.bike(), found, ask.ride.orElseThrow(), reader));
         WheelPanel panel = view.map(found -> wheel.position() == WheelPosition.REAR ? found.rear() : found.front())
                 .orElse(null);
-        FitParts fitted = Shelf.fitParts(
-                shelf.onWheel(wheel.wheelId()), ask.known.bike().openings().at(wheel.position()));
+        OnWheel on = remembered.get(
+                RiderChanges::butReadings,
+                wheel.wheelId(),
+                "",
+                () -> new OnWheel(List.copyOf(shelf.onWheel(wheel.wheelId())), AcceptedWarnings.of(wheel, logbook)));
+        FitParts fitted = Shelf.fitParts(on.parts, ask.known.bike().openings().at(wheel.position()));
         Optional<FitText> fit = wheel.fitCase(
                         Optional.ofNullable(ask.own())
                                 .map(own -> own.wheel().load())
@@ -162,7 +177,6 @@ class WheelService {
                         fitted)
                 .map(FitCheck::of)
                 .map(check -> fits.of(check, rider.units()));
-        AcceptedWarnings accepted = AcceptedWarnings.of(wheel, logbook);
         WheelFacts.Drawn drawn = facts.drawn(ask.known, rider, now);
         return new WheelPage(
                 ask.known.head(),
@@ -181,8 +195,8 @@ class WheelService {
                 drawn.section(),
                 drawn.said(),
                 facts.of(wheel, rider),
-                fit.map(accepted::without).orElse(null),
-                fit.map(accepted::accepted).orElse(List.of()),
+                fit.map(on.accepted::without).orElse(null),
+                fit.map(on.accepted::accepted).orElse(List.of()),
                 limits.of(wheel, ask.own(), rider.units()),
                 garage.casingQuestions(ask.known.bike()),
                 Marking.unread(wheel).orElse(null),

@@ -7,6 +7,7 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
@@ -227,5 +228,15 @@ public final class RideForm {
             fields.addAll(Arrays.asList("ground" + i, "share" + i));
         }
         return fields;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof RideForm form && typed.equals(form.typed) && kept.equals(form.kept);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(typed, kept);
     }
 }
