@@ -3,7 +3,6 @@ package org.stratopneum.web.history;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -11,7 +10,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.stratopneum.core.history.TreadWear;
@@ -43,7 +41,6 @@ import org.stratopneum.web.platform.wording.Wording;
 import org.stratopneum.web.pressure.BikeAdvisor;
 import org.stratopneum.web.pressure.WindowWording;
 import org.stratopneum.web.rider.Rider;
-import org.stratopneum.web.rider.RiderChanges;
 import org.stratopneum.web.rider.Riders;
 
 /** Shows the years of wheels and tires, and takes what is measured of a tread. */
@@ -55,14 +52,6 @@ class HistoryService {
 
     /** What is drawn of a wheel. */
     private record Asked(UUID wheel, HistoryPage.Shown shown) {}
-
-    /** What a wheel's page says, whatever was read. */
-    private record Told(
-            String place,
-            PartHistory life,
-            Function<PartHistory.Stay, String> name,
-            List<HistoryPage.Stay> stays,
-            List<HistoryPage.Figure> figures) {}
 
     private final PartHistories lives;
     private final HistoryDrawing drawing;
@@ -77,8 +66,8 @@ class HistoryService {
     private final HistoryWording lifeWording;
     private final Wording wording;
     private final ProblemWording problemWording;
+    private final WheelLives wheels;
     private final RiderMemory.Of<Asked, HistoryBand> bands;
-    private final RiderMemory.Of<UUID, Told> wheels;
 
     HistoryService(
             PartHistories lives,
@@ -94,9 +83,10 @@ class HistoryService {
             HistoryWording lifeWording,
             Wording wording,
             ProblemWording problemWording,
+            WheelLives wheels,
             RiderMemory memory) {
         bands = memory.of("BANDS", MOST_REMEMBERED);
-        wheels = memory.of("HISTORY", MOST_REMEMBERED);
+        this.wheels = wheels;
         this.lives = lives;
         this.drawing = drawing;
         this.heads = heads;
@@ -120,60 +110,34 @@ class HistoryService {
     HistoryPage wheel(UUID id, HistoryPage.Shown shown, List<UUID> written, List<UUID> struck) {
         Rider rider = riders.self();
         Instant now = lives.now();
-        Told told = told(id, rider, now);
-        PartHistory life = told.life;
+        WheelLives.Lived lived = wheels.of(id, rider, now);
+        PartHistory life = lived.life();
         List<WindowDays.Read> readings = lives.readings(life);
-        List<HistoryPage.Figure> figures = new ArrayList<>(told.figures);
+        List<HistoryPage.Figure> figures = new ArrayList<>(lived.figures());
         WheelHeads.Known known = heads.of(id, rider);
         inside(life, readings, window(known.bike(), known.wheel().position()), rider, now)
                 .ifPresent(figures::add);
         List<UUID> ids = PartHistories.wheels(life);
+        // an hour is no more than the width of a line
         HistoryBand band = bands.get(
                 changes -> changes.ofWheels(ids),
                 new Asked(id, shown),
-                hour(now),
-                () -> drawing.band(life, readings, told.name, shown, rider, now));
+                now.truncatedTo(ChronoUnit.HOURS),
+                () -> drawing.band(life, readings, lived.name(), shown, rider, now));
         String path = "/wheels/" + id;
         return new HistoryPage(
                 known.head(),
-                told.place,
+                lived.place(),
                 new HistoryPage.Where(path, "/log?about=wheel-" + id, path + "/history", path + "/history.pdf", shown),
                 band,
                 said(life, readings, rider, now),
-                told.stays,
+                lived.stays(),
                 figures,
                 logbook.ofWheel(id, List.of(LogKind.values()), LATEST).stream()
                         .map(row -> logWording.ofWheel(row, rider))
                         .toList(),
                 null,
                 outcomes.of(written, struck, rider));
-    }
-
-    private Told told(UUID wheel, Rider rider, Instant now) {
-        return wheels.get(RiderChanges::butReadings, wheel, hour(now), () -> {
-            PartHistoryBook book = lives.bookOfWheel(wheel, rider);
-            String place = place(book.fitted().wheel(wheel).orElseThrow(NotThereException::new));
-            List<HistoryMapper.TireRow> tires = lives.tires();
-            PartHistory life = book.ofWheel(wheel);
-            UUID on = current(life).map(PartHistory.Stay::tire).orElse(null);
-            HistoryFigures found = HistoryFigures.of(life, PartHistories.priced(book, tires), on, now);
-            Set<UUID> fitted = life.stays().stream().map(PartHistory.Stay::tire).collect(Collectors.toSet());
-            Map<UUID, String> names = tires.stream()
-                    .filter(tire -> fitted.contains(tire.id()))
-                    .collect(Collectors.toMap(HistoryMapper.TireRow::id, HistoryMapper.TireRow::name));
-            Function<PartHistory.Stay, String> name = HistoryDrawing.tires(names);
-            return new Told(
-                    place,
-                    life,
-                    name,
-                    List.copyOf(stays(life, stay -> "/tires/" + stay.tire() + "/history", name, rider, now)),
-                    List.copyOf(lifeWording.figures(found, rider)));
-        });
-    }
-
-    /** An hour is no more than the width of a line. */
-    private static Instant hour(Instant now) {
-        return now.truncatedTo(ChronoUnit.HOURS);
     }
 
     /**
@@ -199,14 +163,14 @@ class HistoryService {
         inside(
                         life,
                         readings,
-                        current(life)
+                        life.current()
                                 .flatMap(stay ->
                                         window(book.fitted().wheel(stay.wheel()).orElseThrow())),
                         rider,
                         now)
                 .ifPresent(figures::add);
-        Function<PartHistory.Stay, String> name =
-                stay -> book.fitted().wheel(stay.wheel()).map(this::place).orElse("");
+        Function<PartHistory.Stay, String> name = stay ->
+                book.fitted().wheel(stay.wheel()).map(lifeWording::place).orElse("");
         String path = "/tires/" + id;
         return new HistoryPage(
                 null,
@@ -214,7 +178,7 @@ class HistoryService {
                 new HistoryPage.Where(path, "/log?about=tire-" + id, path + "/history", null, shown),
                 drawing.band(life, readings, name, shown, rider, now),
                 said(life, readings, rider, now),
-                stays(life, stay -> "/wheels/" + stay.wheel() + "/history", name, rider, now),
+                lifeWording.stays(life, stay -> "/wheels/" + stay.wheel() + "/history", name, rider, now),
                 figures,
                 List.of(),
                 tread(id, life, found, typed, rider, now),
@@ -229,7 +193,7 @@ class HistoryService {
     @Transactional(readOnly = true)
     List<HistorySpot> spotsOfWheel(UUID id, HistoryPage.Shown shown) {
         Rider rider = riders.self();
-        return spots(told(id, rider, lives.now()).life, shown, rider);
+        return spots(wheels.of(id, rider, lives.now()).life(), shown, rider);
     }
 
     /**
@@ -254,22 +218,13 @@ class HistoryService {
         }
     }
 
-    /** "Skylark, rear · everyday wheels". */
-    private String place(FittedTires.Wheel wheel) {
-        return wheel.bikeName() + ", " + wording.of("position", wheel.position()) + " · " + wheel.wheelsetName();
-    }
-
-    private static Optional<PartHistory.Stay> current(PartHistory life) {
-        return life.stays().stream().filter(stay -> stay.until() == null).findFirst();
-    }
-
     private Optional<HistoryPage.Figure> inside(
             PartHistory life,
             List<WindowDays.Read> readings,
             Optional<PressureWindow> window,
             Rider rider,
             Instant now) {
-        return current(life)
+        return life.current()
                 .flatMap(stay -> window.map(range -> lifeWording.inside(
                         WindowDays.of(readings, stay.from(), now, range.low(), range.high()),
                         windows.range(range, rider.pressureUnit()))));
@@ -297,30 +252,6 @@ class HistoryService {
                         readings.size(),
                         life.fillings().size(),
                         life.holes().size());
-    }
-
-    private List<HistoryPage.Stay> stays(
-            PartHistory life,
-            Function<PartHistory.Stay, String> link,
-            Function<PartHistory.Stay, String> name,
-            Rider rider,
-            Instant now) {
-        List<HistoryPage.Stay> stays = new ArrayList<>();
-        for (PartHistory.Stay stay : life.stays()) {
-            double km = life.rides().stream()
-                    .filter(ride -> ride.km() != null && stay.at(ride.at()))
-                    .mapToDouble(PartHistory.Ride::km)
-                    .sum();
-            stays.add(new HistoryPage.Stay(
-                    name.apply(stay),
-                    link.apply(stay),
-                    DateText.date(stay.from(), rider.zoneId()),
-                    stay.until() == null ? wording.text("life.still") : DateText.date(stay.until(), rider.zoneId()),
-                    String.valueOf(Math.round(stay.days(now))),
-                    HistoryWording.distance(km, rider)));
-        }
-        Collections.reverse(stays);
-        return stays;
     }
 
     private HistoryPage.Tread tread(

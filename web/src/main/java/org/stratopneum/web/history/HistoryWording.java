@@ -3,8 +3,10 @@ package org.stratopneum.web.history;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import org.stratopneum.core.history.EventRate;
 import org.stratopneum.core.history.SealantUse;
@@ -12,6 +14,7 @@ import org.stratopneum.core.history.TreadWear;
 import org.stratopneum.core.history.WindowDays;
 import org.stratopneum.core.quantity.QuantityUnit;
 import org.stratopneum.core.quantity.RiderUnit;
+import org.stratopneum.web.fleet.bikes.FittedTires;
 import org.stratopneum.web.platform.wording.DateText;
 import org.stratopneum.web.platform.wording.Numbers;
 import org.stratopneum.web.platform.wording.QuantityText;
@@ -220,6 +223,36 @@ class HistoryWording {
                         ? Numbers.upTo(shown, 1)
                         : String.format(Region.current().locale(), "%,d", Math.round(shown)))
                 + " " + unit.symbol();
+    }
+
+    /** "Skylark, rear · everyday wheels". */
+    String place(FittedTires.Wheel wheel) {
+        return wheel.bikeName() + ", " + wording.of("position", wheel.position()) + " · " + wheel.wheelsetName();
+    }
+
+    /** What was on, the latest first. */
+    List<HistoryPage.Stay> stays(
+            PartHistory life,
+            Function<PartHistory.Stay, String> link,
+            Function<PartHistory.Stay, String> name,
+            Rider rider,
+            Instant now) {
+        List<HistoryPage.Stay> stays = new ArrayList<>();
+        for (PartHistory.Stay stay : life.stays()) {
+            double km = life.rides().stream()
+                    .filter(ride -> ride.km() != null && stay.at(ride.at()))
+                    .mapToDouble(PartHistory.Ride::km)
+                    .sum();
+            stays.add(new HistoryPage.Stay(
+                    name.apply(stay),
+                    link.apply(stay),
+                    DateText.date(stay.from(), rider.zoneId()),
+                    stay.until() == null ? wording.text("life.still") : DateText.date(stay.until(), rider.zoneId()),
+                    String.valueOf(Math.round(stay.days(now))),
+                    distance(km, rider)));
+        }
+        Collections.reverse(stays);
+        return List.copyOf(stays);
     }
 
     private static String unit(Rider rider) {

@@ -3,6 +3,7 @@ package org.stratopneum.web.history;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.stratopneum.core.history.SealantUse;
 import org.stratopneum.web.log.TreadMeasured;
@@ -45,6 +46,11 @@ record PartHistory(
 
     /** How deep a tread was. */
     record Tread(UUID id, Instant at, UUID tire, TreadMeasured measured) {}
+
+    /** The one that lasts. */
+    Optional<Stay> current() {
+        return stays.stream().filter(stay -> stay.until == null).findFirst();
+    }
 
     double days(Instant now) {
         return stays.stream().mapToDouble(stay -> stay.days(now)).sum();
