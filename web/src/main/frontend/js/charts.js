@@ -9,10 +9,18 @@ const SVG = "http://www.w3.org/2000/svg";
 
 const CHARTS = "svg:has(.spot), svg[data-spots]";
 
-/** Puts the places on a chart whose words are too many for its page: they come when it is first pointed at. */
-const fill = async (svg) => {
-  const answer = await fetch(svg.dataset.spots);
-  for (const { x, y, day, said } of answer.ok ? await answer.json() : []) {
+/** The places of a chart whose words are too many for its page; null while the server does not answer. */
+const asked = async (svg) => {
+  try {
+    const answer = await fetch(svg.dataset.spots);
+    return answer.ok ? await answer.json() : null;
+  } catch {
+    return null;
+  }
+};
+
+const put = (svg, places) => {
+  for (const { x, y, day, said } of places) {
     const place = document.createElementNS(SVG, "a");
     const hit = document.createElementNS(SVG, "circle");
     place.setAttribute("href", `${svg.dataset.log}&since=${day}&until=${day}`);
@@ -81,15 +89,18 @@ for (const svg of document.querySelectorAll(CHARTS)) {
   svg.addEventListener("pointermove", look);
   svg.addEventListener("pointerdown", look);
   if (svg.dataset.spots !== undefined) {
-    svg.addEventListener(
-      "pointerenter",
-      async (event) => {
-        await fill(svg);
-        spots = spotsOf(svg);
-        look(event);
-      },
-      { once: true },
-    );
+    let pointed = false;
+    svg.addEventListener("pointerenter", async (event) => {
+      if (pointed) {
+        return;
+      }
+      pointed = true;
+      const places = await asked(svg);
+      pointed = places !== null;
+      put(svg, places ?? []);
+      spots = spotsOf(svg);
+      look(event);
+    });
   }
   svg.addEventListener("focusin", (event) => {
     const spot = spots.find(({ place }) => place === event.target);
