@@ -1,13 +1,11 @@
 package org.stratopneum.core.air;
 
-import org.hipparchus.analysis.UnivariateFunction;
-import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
-import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.check.Range;
 import org.stratopneum.core.quantity.GaugePressure;
+import org.stratopneum.core.quantity.GaussLegendre;
 
 /**
  * How large a hole is that lets a tire down: isothermal emptying of a fixed volume through an orifice, choked while the
@@ -38,9 +36,7 @@ public final class HoleSize {
     private static final double MM_PER_M = 1000;
 
     /** The integrand is smooth after the substitution below: so many points give more digits than anybody needs. */
-    private static final GaussIntegratorFactory GAUSS = new GaussIntegratorFactory();
-
-    private static final int POINTS = 60;
+    private static final GaussLegendre POINTS = new GaussLegendre(60);
 
     private final double volumeM3;
     private final double kelvin;
@@ -98,9 +94,10 @@ public final class HoleSize {
 
     /** With p = ambient + s^2 the flow, which dies like s, no longer makes the integrand infinite at the end. */
     private double subsonic(double fromPa, double toPa) {
-        UnivariateFunction integrand = s -> 2 * s / subsonicFlow(ambientPa + s * s);
-        GaussIntegrator gauss = GAUSS.legendre(POINTS, Math.sqrt(fromPa - ambientPa), Math.sqrt(toPa - ambientPa));
-        return gauss.integrate(integrand);
+        return POINTS.integral(
+                s -> 2 * s / subsonicFlow(ambientPa + s * s),
+                Math.sqrt(fromPa - ambientPa),
+                Math.sqrt(toPa - ambientPa));
     }
 
     /** Mass flow over area (kg/(s m2)) at an absolute pressure (Pa). */

@@ -3,15 +3,14 @@ package org.stratopneum.core.tire;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import org.hipparchus.analysis.UnivariateFunction;
-import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
-import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
+import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.analysis.solvers.AllowedSolution;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import org.stratopneum.core.check.InvalidInputException;
 import org.stratopneum.core.check.Problem;
 import org.stratopneum.core.check.Problems;
 import org.stratopneum.core.check.Range;
+import org.stratopneum.core.quantity.GaussLegendre;
 
 /**
  * Liquid standing in an upright wheel that is off the ground: how much a pool of some depth holds, by the exact integral
@@ -23,7 +22,7 @@ public final class LiquidPool {
     private static final double MM3_PER_ML = 1000;
 
     /** So many nodes give ten digits: the integrand is smooth once its end is straightened. */
-    private static final GaussIntegrator NODES = new GaussIntegratorFactory().legendre(40, 0, 1);
+    private static final GaussLegendre NODES = new GaussLegendre(40);
 
     private static final double TOLERANCE_MM = 1e-10;
     private static final int MOST_EVALUATIONS = 200;
@@ -117,12 +116,12 @@ public final class LiquidPool {
     private double along(double depth, Slice slice) {
         double level = toTread - depth;
         double end = Math.acos(Math.min(1, level / toTread));
-        UnivariateFunction straightened = s -> {
+        DoubleUnaryOperator straightened = s -> {
             double theta = end * (1 - s * s);
             double t = Math.min(arcRadius, level / Math.cos(theta) - toCentre);
             return slice.at(theta, t) * 2 * s * end;
         };
-        return NODES.integrate(straightened);
+        return NODES.integral(straightened, 0, 1);
     }
 
     /**
