@@ -25,15 +25,14 @@ bench_application() {
   bench_pid=''
   trap 'kill $bench_pid 2>/dev/null; test_database stop "$bench_config"' EXIT
   migrate "$bench_config"
-  train_application "$bench_config"
+  train_application
   bench_start
   owner_address "$bench_config"
 }
 
 bench_start() {
   serving
-  "${serving[@]}" --server.port="$bench_port" --stratopneum.watch.port="$bench_watch" \
-    --stratopneum.gauge.port=0 --stratopneum.mail.simulated-port=0 --stratopneum.webhooks.stand-in-port=0 \
+  "${serving[@]}" --server.port="$bench_port" --stratopneum.watch.port="$bench_watch" "${BESIDE_OTHERS[@]}" \
     --spring.config.additional-location="file:$(application_settings "$bench_config")" \
     >"$STATE/bench.log" 2>&1 </dev/null &
   bench_pid=$!
@@ -128,7 +127,7 @@ bench_instances() {
     as_postgres '$(postgres_bin)/pg_ctl' -D '$replica_home/data' -m immediate -s stop >/dev/null 2>&1 || true
     test_database stop '$config'" EXIT
   migrate "$config"
-  train_application "$config"
+  train_application
   for i in 0 1 2 3 4; do
     port[i]=$(free_port)
   done
@@ -143,7 +142,7 @@ bench_instances() {
     "$ROOT/bench/many-riders.sql" "$STATE/bench.log" "${port[1]}" "${port[3]}" "${port[2]}" "${port[4]}" \
     "$control -m fast stop" "$control -l $replica_home/$DB_LOG_NAME start >/dev/null" \
     "${serving[@]}" --server.forward-headers-strategy=native --stratopneum.mail.every=PT5S \
-    --stratopneum.gauge.port=0 --stratopneum.mail.simulated-port=0 --stratopneum.webhooks.stand-in-port=0 \
+    "${BESIDE_OTHERS[@]}" \
     --stratopneum.replica="jdbc:postgresql://127.0.0.1:$replica_port/stratopneum" \
     --spring.config.additional-location="file:$(application_settings "$config")" || status=1
   grep -hv notice "$nginx/error.log" | cut -c1-160 | tail -n 20 >>"$STATE/bench.log"

@@ -13,16 +13,11 @@ settings_are_there() {
 }
 
 command_build() {
-  local config
   ensure_tools java maven node postgres
   mkdir -p "$STATE"
   take_lock
   build_application
-  [ ! -f "$APP/classes.jsa" ] || return 0
-  config=$(test_database start)
-  migrate "$config"
-  train_application "$config"
-  test_database stop "$config"
+  train_application
   rm -f "$APP/settings.properties"
 }
 

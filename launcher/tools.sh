@@ -8,8 +8,11 @@ NODE=22.23.5
 
 major_of() { printf '%s' "$1" | sed -E 's/^[^0-9]*([0-9]+).*/\1/'; }
 
+# Asked once, since the answer takes as long as a small program of Java does.
+JAVAC=''
 have_java() {
-  command -v javac >/dev/null && (($(major_of "$(javac -version 2>&1 | grep '^javac')") >= LEAST_JAVA))
+  [ -n "$JAVAC" ] || ! command -v javac >/dev/null || JAVAC=$(javac -version 2>&1 | grep '^javac')
+  [ -n "$JAVAC" ] && (($(major_of "$JAVAC") >= LEAST_JAVA)) || { JAVAC='' && return 1; }
 }
 
 have_maven() { command -v mvn >/dev/null; }

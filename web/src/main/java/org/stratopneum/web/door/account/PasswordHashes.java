@@ -1,8 +1,9 @@
 package org.stratopneum.web.door.account;
 
 import java.time.Duration;
-import java.util.UUID;
+import java.util.Base64;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
+import org.springframework.security.crypto.keygen.KeyGenerators;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.stratopneum.web.platform.fault.BusyException;
@@ -30,8 +31,22 @@ class PasswordHashes {
             new Argon2PasswordEncoder(SALT_BYTES, HASH_BYTES, LANES, MEMORY_KIB, ROUNDS);
     private final Turns turns = new Turns(AT_ONCE, WAITING, PATIENCE);
 
-    /** Compared when a name is unknown, so that its answer takes as long as that of a known one. */
-    private final String nobodys = encoder.encode(UUID.randomUUID().toString());
+    private final String nobodys = nobodys();
+
+    /**
+     * Compared when a name is unknown, so that its answer takes as long as that of a known one. It is made up rather than
+     * hashed from something, which would hold every start up.
+     */
+    static String nobodys() {
+        return "$argon2id$v=19$m=%d,t=%d,p=%d$%s$%s"
+                .formatted(MEMORY_KIB, ROUNDS, LANES, madeUp(SALT_BYTES), madeUp(HASH_BYTES));
+    }
+
+    private static String madeUp(int bytes) {
+        return Base64.getEncoder()
+                .withoutPadding()
+                .encodeToString(KeyGenerators.secureRandom(bytes).generateKey());
+    }
 
     /** @throws BusyException when too many ask */
     String of(String password) {

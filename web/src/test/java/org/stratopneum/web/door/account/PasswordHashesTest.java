@@ -47,4 +47,14 @@ class PasswordHashesTest {
         assertThat(hashes.match("lichen on the south wall", hash)).isFalse();
         assertThat(hashes.match("lichen on the north wall", null)).isFalse();
     }
+
+    /** A malformed one, or one of fewer rounds, would be answered at once and say that there is no such name. */
+    @Test
+    void anUnknownNameTakesTheSameWork() {
+        String kept = hashes.of("lichen on the north wall");
+        String nobodys = PasswordHashes.nobodys();
+        assertThat(hashes.isOld(nobodys)).isFalse();
+        assertThat(nobodys).hasSameSizeAs(kept).startsWith(kept.substring(0, kept.lastIndexOf("p=1$") + 4));
+        assertThat(nobodys).isNotEqualTo(PasswordHashes.nobodys());
+    }
 }
