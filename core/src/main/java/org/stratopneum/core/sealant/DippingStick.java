@@ -1,8 +1,12 @@
 package org.stratopneum.core.sealant;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.Function;
 import org.stratopneum.core.tire.LiquidPool;
 
 /**
@@ -18,6 +22,9 @@ record DippingStick(double biasMm, double filmMl, double sigmaMm, double weight)
 
     /** Lower than this nothing is wet, or only touched (mm). */
     static final double WET_MM = 0.75;
+
+    /** Where the film has taken all there is (mm). */
+    private static final double NO_POOL = -1;
 
     private static final double[] BIAS_MM = {-1.5, 0, 1.5};
     private static final double[] TRUSTED = {0.06, 0.88, 0.06};
@@ -72,14 +79,38 @@ record DippingStick(double biasMm, double filmMl, double sigmaMm, double weight)
         boolean isDry() {
             return meanMm < WET_MM;
         }
+
+        /** How likely it is (density per mm, or a ratio where it is dry). */
+        LevelGrid.OfVolumes likelihood(LiquidPool.Depths depths) {
+            return ofPools(depths, stick -> stick.likelihood(this));
+        }
+
+        /** How likely the stick would have read no more (ratio). */
+        LevelGrid.OfVolumes chanceOfNoMore(LiquidPool.Depths depths) {
+            return ofPools(depths, stick -> stick.chanceOfNoMore(this));
+        }
+
+        /** How deep pools are depends on the film alone, and is looked up once for all sticks that have it in common. */
+        private static LevelGrid.OfVolumes ofPools(
+                LiquidPool.Depths depths, Function<DippingStick, DoubleUnaryOperator> of) {
+            Map<Double, double[]> pools = new HashMap<>();
+            return (stick, volumesMl) -> {
+                double[] mm = pools.computeIfAbsent(
+                        stick.filmMl,
+                        film -> Arrays.stream(volumesMl)
+                                .map(ml -> ml > film ? depths.mm(ml - film) : NO_POOL)
+                                .toArray());
+                return Arrays.stream(mm).map(of.apply(stick)).toArray();
+            };
+        }
     }
 
-    /** How likely that reading is, by what is in the tire (ml; density per mm, or a ratio where it is dry). */
-    DoubleUnaryOperator likelihood(Reading read, LiquidPool.Depths depths) {
+    /** How likely that reading is, by how deep the pool is (mm; density per mm, or a ratio where it is dry). */
+    private DoubleUnaryOperator likelihood(Reading read) {
         double sigma = sigma(read);
         return read.isDry()
-                ? ml -> Math.max(DRY_BY_CHANCE, NormalCurve.below((WET_MM - expectedMm(ml, depths)) / sigma))
-                : ml -> (1 - MISREAD) * density((read.meanMm - expectedMm(ml, depths)) / sigma) / sigma
+                ? poolMm -> Math.max(DRY_BY_CHANCE, NormalCurve.below((WET_MM - expectedMm(poolMm)) / sigma))
+                : poolMm -> (1 - MISREAD) * density((read.meanMm - expectedMm(poolMm)) / sigma) / sigma
                         + MISREAD / DEEPEST_MM;
     }
 
@@ -87,15 +118,14 @@ record DippingStick(double biasMm, double filmMl, double sigmaMm, double weight)
         return Math.exp(-z * z / 2) / ROOT_2_PI;
     }
 
-    /** How likely it would read no more than that, by what is in the tire (ml; ratio). */
-    DoubleUnaryOperator chanceOfNoMore(Reading read, LiquidPool.Depths depths) {
+    /** How likely it would read no more than that, by how deep the pool is (mm; ratio). */
+    private DoubleUnaryOperator chanceOfNoMore(Reading read) {
         double sigma = sigma(read);
-        return ml -> NormalCurve.below((read.meanMm - expectedMm(ml, depths)) / sigma);
+        return poolMm -> NormalCurve.below((read.meanMm - expectedMm(poolMm)) / sigma);
     }
 
-    private double expectedMm(double ml, LiquidPool.Depths depths) {
-        double pool = ml - filmMl;
-        return pool > 0 ? Math.max(0, depths.mm(pool) + biasMm) : 0;
+    private double expectedMm(double poolMm) {
+        return poolMm == NO_POOL ? 0 : Math.max(0, poolMm + biasMm);
     }
 
     private double sigma(Reading read) {

@@ -3,7 +3,6 @@ package org.stratopneum.core.sealant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
-import java.util.function.IntFunction;
 
 /**
  * How likely every level of the liquid goes with every rate at which it may dry, for each thing that may be wrong with the
@@ -110,15 +109,17 @@ final class LevelGrid {
 
     private static LevelGrid of(List<DippingStick> sticks, double medianPerKpaDay, double mostMl, double[] levels) {
         LevelGrid grid = new LevelGrid(sticks, medianPerKpaDay, mostMl / LAST);
+        double all = 0;
         for (int stick = 0; stick < sticks.size(); stick++) {
             for (int rate = 0; rate < RATES; rate++) {
                 double prior = sticks.get(stick).weight() * Math.exp(-grid.sigmas[rate] * grid.sigmas[rate] / 2);
                 for (int level = 0; level < LEVELS; level++) {
                     grid.mass[stick][rate * LEVELS + level] = prior * levels[level];
+                    all += prior * levels[level];
                 }
             }
         }
-        grid.scale(1 / Arrays.stream(grid.mass).flatMapToDouble(Arrays::stream).sum());
+        grid.scale(1 / all);
         return grid;
     }
 
@@ -275,7 +276,7 @@ final class LevelGrid {
                 }
                 table[row] += NOTHING_LEFT * left;
                 double sum = 0;
-                for (int above = 0; above < LEVELS - empty; above++) {
+                for (int above = 0; left > 0 && above < LEVELS - empty; above++) {
                     sum += change[above];
                     table[row + above] += sum;
                 }
@@ -283,17 +284,30 @@ final class LevelGrid {
         }
     }
 
+    /** Something that depends on what is in the tire, and may depend on what is wrong with the stick. */
+    @FunctionalInterface
+    interface OfVolumes {
+
+        /** @return its values at these volumes (ml) */
+        double[] at(DippingStick stick, double[] volumesMl);
+
+        /** The same whatever the stick; {@code of} a volume (ml). */
+        static OfVolumes alike(DoubleUnaryOperator of) {
+            return (stick, volumesMl) -> Arrays.stream(volumesMl).map(of).toArray();
+        }
+    }
+
     /**
      * Something was seen.
      *
-     * @param likelihoods how likely that is with so much in the tire (ml), for each stick
+     * @param likelihoods how likely that is
      * @param dried deficit since the last filling (kPa days)
      */
-    void weigh(IntFunction<DoubleUnaryOperator> likelihoods, double dried) {
+    void weigh(OfVolumes likelihoods, double dried) {
         Places places = new Places(dried);
         double all = 0;
         for (int stick = 0; stick < mass.length; stick++) {
-            double[] table = places.table(likelihoods.apply(stick));
+            double[] table = likelihoods.at(sticks.get(stick), places.volumesMl);
             double[] here = mass[stick];
             for (int cell = 0; cell < here.length; cell++) {
                 if (here[cell] > 0) {
@@ -305,12 +319,12 @@ final class LevelGrid {
         scale(1 / all);
     }
 
-    /** The mean of something that depends on the stick and on what is in the tire (ml). */
-    double mean(IntFunction<DoubleUnaryOperator> asked, double dried) {
+    /** @param dried deficit since the last filling (kPa days) */
+    double mean(OfVolumes asked, double dried) {
         Places places = new Places(dried);
         double sum = 0;
         for (int stick = 0; stick < mass.length; stick++) {
-            double[] table = places.table(asked.apply(stick));
+            double[] table = asked.at(sticks.get(stick), places.volumesMl);
             double[] here = mass[stick];
             for (int cell = 0; cell < here.length; cell++) {
                 if (here[cell] > 0) {
@@ -326,22 +340,22 @@ final class LevelGrid {
 
         private final int[] below = new int[RATES * LEVELS];
         private final double[] part = new double[RATES * LEVELS];
-        private int most;
+
+        /** What the table is made for: even steps as far as any volume goes (ml). */
+        private final double[] volumesMl;
 
         Places(double dried) {
-            for (int cell = 0; cell < below.length; cell++) {
-                double place = volume(cell, dried) / FINE_ML;
-                below[cell] = (int) place;
-                part[cell] = place - below[cell];
-                most = Math.max(most, below[cell]);
+            int most = 0;
+            for (int rate = 0; rate < RATES; rate++) {
+                for (int level = 0; level < LEVELS; level++) {
+                    double place = Math.max(0, level * step - perKpaDay[rate] * dried) / FINE_ML;
+                    below[rate * LEVELS + level] = (int) place;
+                    part[rate * LEVELS + level] = place - (int) place;
+                }
+                most = Math.max(most, below[rate * LEVELS + LAST]);
             }
-        }
-
-        /** As far as any volume goes. */
-        double[] table(DoubleUnaryOperator of) {
-            double[] table = new double[most + 2];
-            Arrays.setAll(table, i -> of.applyAsDouble(i * FINE_ML));
-            return table;
+            volumesMl = new double[most + 2];
+            Arrays.setAll(volumesMl, i -> i * FINE_ML);
         }
 
         double in(double[] table, int cell) {

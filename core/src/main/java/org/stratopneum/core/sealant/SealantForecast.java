@@ -345,7 +345,7 @@ public final class SealantForecast {
 
     private void fill(SealantEvent.Filled filled) {
         boolean first = grid == null;
-        double before = first || filled.renewed() ? 0 : grid.mean(stick -> ml -> ml, dried);
+        double before = first || filled.renewed() ? 0 : grid.mean(LevelGrid.OfVolumes.alike(ml -> ml), dried);
         if (first) {
             grid = LevelGrid.filled(sticks, tire.medianPerKpaDay(), filled.ml());
         } else if (filled.renewed()) {
@@ -372,15 +372,16 @@ public final class SealantForecast {
         }
         mayHaveLost();
         if (read != null) {
-            grid.weigh(stick -> sticks.get(stick).likelihood(read, tire.depths), dried);
+            grid.weigh(read.likelihood(tire.depths), dried);
         }
         for (SealantEvent event : seen) {
             if (event instanceof SealantEvent.Heard heard) {
-                grid.weigh(stick -> heard(heard), dried);
+                grid.weigh(LevelGrid.OfVolumes.alike(heard(heard)), dried);
             } else if (event instanceof SealantEvent.LookedDry) {
                 double dry = LOOKS_DRY * tire.workingMl();
                 grid.weigh(
-                        stick -> ml -> LOOK_WRONG + (1 - LOOK_WRONG) * NormalCurve.below((dry - ml) / LOOK_SOFT_ML),
+                        LevelGrid.OfVolumes.alike(
+                                ml -> LOOK_WRONG + (1 - LOOK_WRONG) * NormalCurve.below((dry - ml) / LOOK_SOFT_ML)),
                         dried);
             }
         }
@@ -396,7 +397,7 @@ public final class SealantForecast {
     private LatestDip against(DippingStick.Reading read) {
         weight = grid.summed();
         double expected = spread(cell -> grid.volume(cell, dried)).p50();
-        double noMore = grid.mean(stick -> sticks.get(stick).chanceOfNoMore(read, tire.depths), dried);
+        double noMore = grid.mean(read.chanceOfNoMore(tire.depths), dried);
         double says =
                 tire.pool.volumeMl(Math.min(read.meanMm(), tire.pool.depths().maximum()));
         return new LatestDip(lastEvent, read.meanMm(), read.count(), expected, says, noMore);

@@ -22,7 +22,7 @@ class LevelGridTest {
     private static final double DRIED = 60;
 
     private static double mean(LevelGrid grid, DoubleUnaryOperator ofMl) {
-        return grid.mean(stick -> ofMl, DRIED);
+        return grid.mean(LevelGrid.OfVolumes.alike(ofMl), DRIED);
     }
 
     /** ln k of a cell, off the median (ratio). */
@@ -46,10 +46,10 @@ class LevelGridTest {
         double seen = 0.3;
         double sigma = 0.25;
         grid.weigh(
-                stick -> ml -> {
+                LevelGrid.OfVolumes.alike(ml -> {
                     double off = Math.log(Math.max(1e-9, ML - ml) / (MEDIAN * DRIED)) - seen;
                     return Math.exp(-off * off / (2 * sigma * sigma));
-                },
+                }),
                 DRIED);
         double precision = 1 / (sigma * sigma) + 1 / (DryingRate.SIGMA * DryingRate.SIGMA);
         double mean = seen / (sigma * sigma) / precision;
@@ -65,7 +65,7 @@ class LevelGridTest {
         NormalDistribution normal = new NormalDistribution(seen, sigma);
         DoubleUnaryOperator likelihood = ml -> 0.98 * normal.density(ml) + 0.02 / 120;
         LevelGrid grid = LevelGrid.filled(TRUE_STICK, MEDIAN, ML);
-        grid.weigh(stick -> likelihood, DRIED);
+        grid.weigh(LevelGrid.OfVolumes.alike(likelihood), DRIED);
         NormalDistribution prior = new NormalDistribution(0, DryingRate.SIGMA);
         var integrator = new IterativeLegendreGaussIntegrator(20, 1e-10, 1e-10);
         DoubleUnaryOperator left = x -> Math.max(0, ML - MEDIAN * Math.exp(x) * DRIED);
@@ -89,7 +89,7 @@ class LevelGridTest {
         grid.mix(0.4);
         grid.renew(80);
         assertThat(Arrays.stream(grid.summed()).sum()).isCloseTo(1, within(1e-9));
-        assertThat(grid.mean(stick -> ml -> ml, 0)).isCloseTo(80, within(1e-9));
+        assertThat(grid.mean(LevelGrid.OfVolumes.alike(ml -> ml), 0)).isCloseTo(80, within(1e-9));
     }
 
     /** A loss that nobody noted: nothing in one of twenty, else evenly a share of up to four fifths. */
@@ -106,14 +106,18 @@ class LevelGridTest {
         }
         assertThat(kept).isCloseTo(0.6, within(1e-9));
         assertThat(nothing).isCloseTo(0.4 * (0.05 + 0.95 / 52), within(1e-9));
-        assertThat(grid.mean(stick -> ml -> ml, 0)).isCloseTo(0.6 * 64 + 0.4 * 0.95 * 25.5, within(1e-9));
+        assertThat(grid.mean(LevelGrid.OfVolumes.alike(ml -> ml), 0))
+                .isCloseTo(0.6 * 64 + 0.4 * 0.95 * 25.5, within(1e-9));
     }
 
     /** Mixed half and half the old rate counts half, and what is new is as open as the prior, halved. */
     @Test
     void aMixtureForgetsAsMuchAsWasPutIn() {
         LevelGrid grid = LevelGrid.filled(TRUE_STICK, MEDIAN, ML);
-        grid.weigh(stick -> ml -> Math.exp(-Math.pow(Math.log((ML - ml) / (MEDIAN * DRIED)) - 0.45, 2) / 0.005), DRIED);
+        grid.weigh(
+                LevelGrid.OfVolumes.alike(ml ->
+                        Math.exp(-Math.pow(Math.log((ML - ml) / (MEDIAN * DRIED)) - 0.45, 2) / 0.005)),
+                DRIED);
         double before = meanLogRate(grid, x -> x);
         double spread = meanLogRate(grid, x -> (x - before) * (x - before));
         grid.mix(0.5);
