@@ -93,14 +93,16 @@ record DippingStick(double biasMm, double filmMl, double sigmaMm, double weight)
         /** How deep pools are depends on the film alone, and is looked up once for all sticks that have it in common. */
         private static LevelGrid.OfVolumes ofPools(
                 LiquidPool.Depths depths, Function<DippingStick, DoubleUnaryOperator> of) {
-            Map<Double, double[]> pools = new HashMap<>();
-            return (stick, volumesMl) -> {
-                double[] mm = pools.computeIfAbsent(
-                        stick.filmMl,
-                        film -> Arrays.stream(volumesMl)
-                                .map(ml -> ml > film ? depths.mm(ml - film) : NO_POOL)
-                                .toArray());
-                return Arrays.stream(mm).map(of.apply(stick)).toArray();
+            return volumesMl -> {
+                Map<Double, double[]> pools = new HashMap<>();
+                return stick -> {
+                    double[] mm = pools.computeIfAbsent(
+                            stick.filmMl,
+                            film -> Arrays.stream(volumesMl)
+                                    .map(ml -> ml > film ? depths.mm(ml - film) : NO_POOL)
+                                    .toArray());
+                    return Arrays.stream(mm).map(of.apply(stick)).toArray();
+                };
             };
         }
     }

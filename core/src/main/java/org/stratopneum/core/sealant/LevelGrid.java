@@ -3,6 +3,7 @@ package org.stratopneum.core.sealant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.Function;
 
 /**
  * How likely every level of the liquid goes with every rate at which it may dry, for each thing that may be wrong with the
@@ -288,12 +289,15 @@ final class LevelGrid {
     @FunctionalInterface
     interface OfVolumes {
 
-        /** @return its values at these volumes (ml) */
-        double[] at(DippingStick stick, double[] volumesMl);
+        /** @return its values at these volumes (ml), by the stick */
+        Function<DippingStick, double[]> at(double[] volumesMl);
 
         /** The same whatever the stick; {@code of} a volume (ml). */
         static OfVolumes alike(DoubleUnaryOperator of) {
-            return (stick, volumesMl) -> Arrays.stream(volumesMl).map(of).toArray();
+            return volumesMl -> {
+                double[] values = Arrays.stream(volumesMl).map(of).toArray();
+                return stick -> values;
+            };
         }
     }
 
@@ -305,9 +309,10 @@ final class LevelGrid {
      */
     void weigh(OfVolumes likelihoods, double dried) {
         Places places = new Places(dried);
+        Function<DippingStick, double[]> likelihood = likelihoods.at(places.volumesMl);
         double all = 0;
         for (int stick = 0; stick < mass.length; stick++) {
-            double[] table = likelihoods.at(sticks.get(stick), places.volumesMl);
+            double[] table = likelihood.apply(sticks.get(stick));
             double[] here = mass[stick];
             for (int cell = 0; cell < here.length; cell++) {
                 if (here[cell] > 0) {
@@ -322,9 +327,10 @@ final class LevelGrid {
     /** @param dried deficit since the last filling (kPa days) */
     double mean(OfVolumes asked, double dried) {
         Places places = new Places(dried);
+        Function<DippingStick, double[]> values = asked.at(places.volumesMl);
         double sum = 0;
         for (int stick = 0; stick < mass.length; stick++) {
-            double[] table = asked.at(sticks.get(stick), places.volumesMl);
+            double[] table = values.apply(sticks.get(stick));
             double[] here = mass[stick];
             for (int cell = 0; cell < here.length; cell++) {
                 if (here[cell] > 0) {
