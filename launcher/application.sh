@@ -124,7 +124,7 @@ train_application() {
 # A start with the demo on a database of its own: nobody's data lies in it, and nobody's settings reach it by the
 # environment. Writes what it loaded to file $1.
 rehearse() {
-  local archive=$1 config port pid='' page APP_WHERE=''
+  local archive=$1 config port pid='' quarter page APP_WHERE=''
   config=$(test_database start)
   # shellcheck disable=SC2064 # the name is known now
   trap "kill \$pid 2>/dev/null || true; test_database stop '$config'" EXIT
@@ -135,12 +135,13 @@ rehearse() {
     --server.port="$port" "${BESIDE_OTHERS[@]}" \
     --spring.config.additional-location="file:$(application_settings "$config")" 9>&- &
   pid=$!
-  until application_answers "$port"; do
+  for quarter in $(seq 1 $((SECONDS_TO_ANSWER * 4))); do
+    ! application_answers "$port" || break
     kill -0 "$pid" || return
     sleep 0.25
   done
   for page in / /todo /sign-in; do
-    application_answers "$port" "$page" || return
+    application_answers "$port" "$page" "$SECONDS_TO_ANSWER" || return
   done
   kill "$pid"
   wait "$pid" || [ $? = 143 ]
@@ -162,7 +163,7 @@ is_loopback() { [[ $1 == 127.* || $1 == ::1 || $1 == localhost ]]; }
 
 # By TLS only that it takes connections: it does so when all else has started.
 application_answers() {
-  local port=$1 page=${2-/actuator/health} line='' host
+  local port=$1 page=${2-/actuator/health} patience=${3-5} line='' host
   host=$(listens_on)
   case $host in
     0.0.0.0) host=127.0.0.1 ;;
@@ -175,7 +176,7 @@ application_answers() {
   {
     exec 3<>"/dev/tcp/$host/$port" || return 1
     printf 'GET %s HTTP/1.1\r\nHost: 127.0.0.1:%s\r\nConnection: close\r\n\r\n' "$page" "$port" >&3
-    IFS= read -r -t 5 line <&3
+    IFS= read -r -t "$patience" line <&3
     exec 3<&- 3>&-
   } 2>/dev/null
   [[ $line == *" 200"* ]]
