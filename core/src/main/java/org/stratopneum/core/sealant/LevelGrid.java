@@ -352,13 +352,11 @@ final class LevelGrid {
 
         Places(double dried) {
             int most = 0;
-            for (int rate = 0; rate < RATES; rate++) {
-                for (int level = 0; level < LEVELS; level++) {
-                    double place = Math.max(0, level * step - perKpaDay[rate] * dried) / FINE_ML;
-                    below[rate * LEVELS + level] = (int) place;
-                    part[rate * LEVELS + level] = place - (int) place;
-                }
-                most = Math.max(most, below[rate * LEVELS + LAST]);
+            for (int cell = 0; cell < below.length; cell++) {
+                double place = volume(cell, dried) / FINE_ML;
+                below[cell] = (int) place;
+                part[cell] = place - below[cell];
+                most = Math.max(most, below[cell]);
             }
             volumesMl = new double[most + 2];
             Arrays.setAll(volumesMl, i -> i * FINE_ML);
