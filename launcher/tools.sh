@@ -11,8 +11,12 @@ major_of() { printf '%s' "$1" | sed -E 's/^[^0-9]*([0-9]+).*/\1/'; }
 # Asked once, since the answer takes as long as a small program of Java does.
 JAVAC=''
 have_java() {
-  [ -n "$JAVAC" ] || ! command -v javac >/dev/null || JAVAC=$(javac -version 2>&1 | grep '^javac')
-  [ -n "$JAVAC" ] && (($(major_of "$JAVAC") >= LEAST_JAVA)) || { JAVAC='' && return 1; }
+  command -v javac >/dev/null || return 1
+  [ -n "$JAVAC" ] || JAVAC=$(javac -version 2>&1 | grep '^javac')
+  (($(major_of "$JAVAC") >= LEAST_JAVA)) && return
+  # an old one, beside which another is installed now
+  JAVAC=''
+  return 1
 }
 
 have_maven() { command -v mvn >/dev/null; }
